@@ -1,0 +1,26 @@
+-- What the application's own account may do. Facts: read and append, nothing else.
+-- Every table must stand in one of the two groups; a test compares this file with the schema.
+-- Mutable: heads, identity, sign-in state, leases
+GRANT SELECT ON clinics TO {{app}};
+GRANT SELECT ON staff TO {{app}};
+GRANT SELECT ON schema_migrations TO {{app}};
+GRANT SELECT, INSERT, UPDATE, DELETE ON staff_sessions TO {{app}};
+GRANT SELECT, INSERT, UPDATE, DELETE ON sign_in_limits TO {{app}};
+GRANT SELECT, INSERT, UPDATE, DELETE ON leases TO {{app}};
+GRANT SELECT, INSERT, UPDATE ON people TO {{app}};
+GRANT SELECT, INSERT, UPDATE ON episodes TO {{app}};
+-- Facts: append only
+GRANT SELECT, INSERT ON definitions TO {{app}};
+GRANT SELECT, INSERT ON episode_definitions TO {{app}};
+GRANT SELECT, INSERT ON stage_moves TO {{app}};
+GRANT SELECT, INSERT ON school_settings TO {{app}};
+GRANT SELECT, INSERT ON restrictions TO {{app}};
+GRANT SELECT, INSERT ON plan_items TO {{app}};
+GRANT SELECT, INSERT ON sessions TO {{app}};
+GRANT SELECT, INSERT ON session_sets TO {{app}};
+GRANT SELECT, INSERT ON next_day_reports TO {{app}};
+GRANT SELECT, INSERT ON measure_results TO {{app}};
+GRANT SELECT, INSERT ON decisions TO {{app}};
+GRANT SELECT, INSERT ON prescriptions TO {{app}};
+GRANT SELECT, INSERT ON clearances TO {{app}};
+GRANT SELECT, INSERT ON audit_log TO {{app}};

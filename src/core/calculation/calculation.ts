@@ -1,0 +1,30 @@
+import type { Static, TSchema } from "@sinclair/typebox";
+import { check, type Checked, type FieldProblem } from "~/core/interchange/validate";
+
+/** A registered calculation: one name in the interface, at the endpoint and on the command line. */
+export interface Calculation<I extends TSchema = TSchema, O extends TSchema = TSchema> {
+  readonly name: string;
+  readonly says: string;
+  readonly source: string;
+  readonly input: I;
+  readonly output: O;
+  /** An input that runs, printed by `--schema` and published with the interface description. */
+  readonly example: Static<I>;
+  /** What the schema cannot say, such as the order of two fields. */
+  readonly problems?: (input: Static<I>) => readonly FieldProblem[];
+  readonly run: (input: Static<I>) => Static<O>;
+}
+
+/** Keeps the link between a calculation's schemas and its function while it is defined. */
+export function calculation<I extends TSchema, O extends TSchema>(definition: Calculation<I, O>): Calculation {
+  return definition as unknown as Calculation;
+}
+
+/** Checks the input strictly, then runs. @returns the result, or what is wrong with which field */
+export function runCalculation(definition: Calculation, data: unknown): Checked<unknown> {
+  const checked = check(definition.input, data);
+  if (!checked.ok) return checked;
+  const problems = definition.problems?.(checked.value) ?? [];
+  if (problems.length > 0) return { ok: false, problems };
+  return { ok: true, value: definition.run(checked.value) };
+}

@@ -1,0 +1,121 @@
+import { DateTime } from "luxon";
+import { decide } from "~/core/decision/decide";
+import { DecideInput, Proposal } from "~/core/decision/decide-input";
+import { effortTarget, EffortTargetInput, EffortTargetOutput } from "~/core/dose/effort-target";
+import { evaluateGate, GateInput } from "~/core/gate/evaluate-gate";
+import { GateResult } from "~/core/gate/gate";
+import { CaseFile } from "~/core/interchange/case-file";
+import { danglingReferences } from "~/core/interchange/import-case";
+import { CaseReview, reviewCase } from "~/core/interchange/review-case";
+import type { FieldProblem } from "~/core/interchange/validate";
+import { limbSymmetry, LimbSymmetryInput, LimbSymmetryOutput } from "~/core/measure/limb-symmetry";
+import { exerciseProblems } from "~/core/progression/exercise-problems";
+import { painResponse, PainResponseInput, PainResponseOutput } from "~/core/response/pain-response";
+import { calculation, type Calculation } from "./calculation";
+import { caseExample, decideExample, gateExample } from "./examples";
+
+const problem = (wrong: boolean, path: string, text: string): FieldProblem[] =>
+  wrong ? [{ path, problem: text }] : [];
+
+const prefixed = (prefix: string, problems: readonly FieldProblem[]): FieldProblem[] =>
+  problems.map(({ path, problem: text }) => ({ path: `${prefix}${path}`, problem: text }));
+
+const zoneProblem = (zone: string) =>
+  problem(!DateTime.utc().setZone(zone).isValid, "/zone", "is not an IANA time zone");
+
+/** Every calculation of the product, by name. */
+export const calculations: readonly Calculation[] = [
+  calculation({
+    name: "effort-target",
+    says: "Force aimed at for an effort band in per cent of the maximal voluntary contraction.",
+    source: "arithmetic",
+    input: EffortTargetInput,
+    output: EffortTargetOutput,
+    example: { maximumN: 180, lowPercent: 50, highPercent: 70 },
+    problems: (i) => problem(i.lowPercent > i.highPercent, "/lowPercent", "must not be above highPercent"),
+    run: effortTarget,
+  }),
+  calculation({
+    name: "limb-symmetry",
+    says: "Limb symmetry index in per cent; turned round where lower is better.",
+    source: "Noyes 1991, recalled",
+    input: LimbSymmetryInput,
+    output: LimbSymmetryOutput,
+    example: { involved: 80, uninvolved: 100, better: "higher" },
+    problems: (i) => {
+      const divisor = i.better === "higher" ? "uninvolved" : "involved";
+      return problem(i[divisor] <= 0, `/${divisor}`, "divides, so it must be above zero");
+    },
+    run: limbSymmetry,
+  }),
+  calculation({
+    name: "pain-response",
+    says: "Pain during a session and on the next day, judged by a pain school.",
+    source: "Thomeé 1997; Silbernagel 2007; Malliaras 2015; Hickey 2020, recalled; rises common practice",
+    input: PainResponseInput,
+    output: PainResponseOutput,
+    example: { school: "monitored", painBefore: 1, painDuring: 3, painNextDay: 1 },
+    run: painResponse,
+  }),
+  calculation({
+    name: "decide",
+    says: "What to do with one item next: stop, ease, wait, step up, plateau or hold, with rule and evidence.",
+    source: "common practice; 2-for-2 rule from NSCA, recalled",
+    input: DecideInput,
+    output: Proposal,
+    example: decideExample,
+    problems: (i) => {
+      const variants = i.exercise.variants.map((variant) => variant.id);
+      return [
+        ...zoneProblem(i.zone),
+        ...problem(
+          !variants.includes(i.prescription.variantId),
+          "/prescription/variantId",
+          "names a variant that the exercise does not have",
+        ),
+        ...prefixed("/exercise", exerciseProblems(i.exercise)),
+      ];
+    },
+    run: decide,
+  }),
+  calculation({
+    name: "gate",
+    says: "Whether a gate is open: minimum times and every required criterion; a clinician still signs.",
+    source: "common practice; thresholds as the gate's own sources say",
+    input: GateInput,
+    output: GateResult,
+    example: gateExample,
+    problems: (i) => {
+      const known = i.measures.map((measure) => measure.code);
+      return i.gate.criteria.flatMap((criterion, n) => {
+        const named = [
+          ...("measure" in criterion ? [["measure", criterion.measure] as const] : []),
+          ...("over" in criterion ? [["over", criterion.over] as const] : []),
+        ];
+        return named.flatMap(([key, code]) =>
+          problem(!known.includes(code), `/gate/criteria/${n}/${key}`, "names a measure that is not given"),
+        );
+      });
+    },
+    run: evaluateGate,
+  }),
+  calculation({
+    name: "case",
+    says: "Reviews a whole case file: stage, gate and one proposal for each item of the plan.",
+    source: "the rules of decide and gate",
+    input: CaseFile,
+    output: CaseReview,
+    example: caseExample,
+    problems: (i) => [
+      ...zoneProblem(i.zone),
+      ...danglingReferences(i),
+      ...i.exercises.flatMap((exercise, n) => prefixed(`/exercises/${n}`, exerciseProblems(exercise))),
+    ],
+    run: (file) => reviewCase(file),
+  }),
+];
+
+/** The calculation with this name, or null. */
+export function findCalculation(name: string): Calculation | null {
+  return calculations.find((entry) => entry.name === name) ?? null;
+}

@@ -1,0 +1,103 @@
+import { Type, type Static } from "@sinclair/typebox";
+import { oneOf } from "~/core/dose/dose";
+import { Change } from "~/core/progression/change";
+import { Exercise } from "~/core/progression/exercise";
+import { Prescription } from "~/core/progression/prescription";
+import { Restriction } from "~/core/progression/restriction";
+import { PainSchoolCode } from "~/core/response/pain-school";
+import { Side, TrainingDay } from "~/core/response/session-record";
+import { Evidence } from "./evidence";
+
+const instant = Type.String({ format: "date-time" });
+
+export const easeCauseCodes = [
+  "pain-at-depth",
+  "pain-with-effort",
+  "flare",
+  "marked-fault",
+  "too-few-clean",
+  "absence",
+] as const;
+export const EaseCauseCode = oneOf(easeCauseCodes);
+export type EaseCauseCode = Static<typeof EaseCauseCode>;
+
+export const outcomes = ["stop", "ease", "wait", "step-up", "plateau", "hold"] as const;
+export const Outcome = oneOf(outcomes);
+export type Outcome = Static<typeof Outcome>;
+
+/** A change of this item that a clinician has signed. */
+export const SignedChange = Type.Object(
+  {
+    at: instant,
+    direction: oneOf(["harder", "easier", "other"]),
+    knob: Type.Optional(Type.String()),
+    cause: Type.Optional(EaseCauseCode),
+    before: Type.Optional(Prescription),
+  },
+  { additionalProperties: false },
+);
+export type SignedChange = Static<typeof SignedChange>;
+
+export const stopScopes = ["item", "lane", "impact", "hamstrings", "session", "plan"] as const;
+export const StopSignal = Type.Object(
+  {
+    code: Type.String({ minLength: 1, maxLength: 60 }),
+    scope: oneOf(stopScopes),
+    raisedAt: instant,
+    clearedAt: Type.Optional(instant),
+  },
+  { additionalProperties: false },
+);
+export type StopSignal = Static<typeof StopSignal>;
+
+/** One item of a plan with everything that bears on what should happen to it next. */
+export const DecideInput = Type.Object(
+  {
+    exercise: Exercise,
+    prescription: Prescription,
+    /** When the present prescription began to hold. */
+    prescribedAt: instant,
+    school: PainSchoolCode,
+    involvedSide: Side,
+    zone: Type.String({ minLength: 1, maxLength: 60, description: "IANA time zone of the clinic" }),
+    now: instant,
+    maximumN: Type.Optional(Type.Number({ exclusiveMinimum: 0, exclusiveMaximum: 5000 })),
+    trainingDays: Type.Array(TrainingDay, { maxItems: 2000 }),
+    changes: Type.Array(SignedChange, { maxItems: 500 }),
+    /** When a clinician last answered a proposal for this item, whatever the answer. */
+    answeredAt: Type.Optional(instant),
+    /** When a clinician last cleared this item in writing after a stop. */
+    clearedAt: Type.Optional(instant),
+    restrictions: Type.Array(Restriction, { maxItems: 50 }),
+    stopSignals: Type.Array(StopSignal, { maxItems: 200 }),
+    /** False when a flare has been traced to other items. Left out: this item is taken as a suspect. */
+    flareSuspect: Type.Optional(Type.Boolean()),
+    laneAdherencePercent: Type.Optional(Type.Number({ minimum: 0, maximum: 100 })),
+    changeBudget: Type.Optional(
+      Type.Object(
+        { limit: Type.Integer({ minimum: 0, maximum: 20 }), used: Type.Integer({ minimum: 0, maximum: 200 }) },
+        { additionalProperties: false },
+      ),
+    ),
+  },
+  { additionalProperties: false },
+);
+export type DecideInput = Static<typeof DecideInput>;
+
+/** A proposal: what to do with the item, the rule that fired, what it rests on, and what would change. */
+export const Proposal = Type.Object(
+  {
+    outcome: Outcome,
+    rule: Type.String(),
+    evidence: Type.Array(Evidence),
+    change: Type.Optional(Change),
+    /** True when a clinician should look at the item as a whole, not only sign. */
+    review: Type.Optional(Type.Boolean()),
+    engineVersion: Type.String(),
+  },
+  { additionalProperties: false },
+);
+export type Proposal = Static<typeof Proposal>;
+
+/** What a rule finds; the engine adds its version. */
+export type Finding = Omit<Proposal, "engineVersion">;

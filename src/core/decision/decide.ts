@@ -1,0 +1,34 @@
+import type { DecideInput, Finding, Proposal } from "./decide-input";
+import { viewRecord, type RecordView } from "./record-view";
+import { ease } from "./rules/ease";
+import { hold } from "./rules/hold";
+import { plateau } from "./rules/plateau";
+import { stepUp, wait } from "./rules/step-up";
+import { stop } from "./rules/stop";
+
+/** Stored with every signed decision; raised whenever a rule can answer differently. */
+export const engineVersion = "1.0.0";
+
+/** The rules in their order: the first that finds something decides. */
+const rules: readonly ((view: RecordView) => Finding | null)[] = [stop, ease, wait, stepUp, plateau, hold];
+
+/**
+ * What to do with one item of a plan: stop, ease, wait, step up, plateau or hold; with the rule that fired, its
+ * evidence, and the one knob that would be turned. Pure: the same record and the same `now` give the same answer.
+ *
+ * Gotcha: more pain, more faults or less work done never give a harder outcome, with one exception that follows
+ * from its definition: the monitored school's 'mean not rising' compares later days with earlier ones, so more
+ * pain on an early day can make a later day look better.
+ *
+ * @param input a valid DecideInput; instants are ISO, forces newtons, pain whole numbers 0–10
+ * @returns a proposal for a clinician to accept, change or refuse; never an order
+ * Source: common practice; bands and figures as marked in the rules.
+ */
+export function decide(input: DecideInput): Proposal {
+  const view = viewRecord(input);
+  for (const rule of rules) {
+    const finding = rule(view);
+    if (finding) return { ...finding, engineVersion };
+  }
+  throw new Error("the hold rule answers everything");
+}

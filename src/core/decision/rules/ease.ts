@@ -1,0 +1,42 @@
+import type { Change } from "~/core/progression/change";
+import type { Finding } from "../decide-input";
+import { evidence, type Evidence } from "../evidence";
+import type { RecordView } from "../record-view";
+import { easeCauses, type EaseCause } from "./ease-cause";
+import { easierVariantRemedy, oneSetFewer } from "./ease-remedy";
+
+/**
+ * Ease: the first cause that the record shows names the rule and chooses what is turned.
+ * A second ease running asks for an easier variant and a review. At the easiest setting: one set fewer down to
+ * one, then a swap, then a review of the lane.
+ */
+export function ease(view: RecordView): Finding | null {
+  const seen = easeCauses
+    .map((cause) => ({ cause, found: cause.seen(view) }))
+    .filter((entry): entry is { cause: EaseCause; found: Evidence } => entry.found !== null);
+  const first = seen[0];
+  if (!first) return null;
+  const second = view.lastChange?.direction === "easier";
+  const { change, notes } = choose(view, first.cause, second);
+  return {
+    outcome: "ease",
+    rule: `ease-${first.cause.code}`,
+    evidence: [...seen.map((entry) => entry.found), ...notes],
+    change,
+    ...(second || change.kind === "offer" ? { review: true } : {}),
+  };
+}
+
+function choose(view: RecordView, cause: EaseCause, second: boolean): { change: Change; notes: Evidence[] } {
+  const running = second ? [evidence("second-ease-running")] : [];
+  const remedies = second ? [easierVariantRemedy, ...cause.remedies(view)] : cause.remedies(view);
+  for (const remedy of remedies) {
+    const change = remedy(view);
+    if (change) return { change, notes: running };
+  }
+  const notes = [...running, evidence("easiest-setting")];
+  const fewer = oneSetFewer(view);
+  if (fewer) return { change: fewer, notes };
+  const swapped = view.lastChange?.direction === "other";
+  return { change: { kind: "offer", offer: swapped ? "lane-review" : "swap" }, notes };
+}

@@ -1,0 +1,15 @@
+import type { Finding } from "../decide-input";
+import { evidence, type Evidence } from "../evidence";
+import type { RecordView } from "../record-view";
+import { stepConditions, type Unmet } from "./step-condition";
+
+/** Hold: every reason against a step up, the one nearest to being solved first; that one names the rule. */
+export function hold(view: RecordView): Finding {
+  const reasons = stepConditions
+    .flatMap((condition) => condition.unmet(view))
+    .map((reason, order) => ({ ...reason, order }))
+    .sort((a, b) => a.nearestDays - b.nearestDays || a.order - b.order)
+    .map((reason: Unmet): Evidence => reason.evidence);
+  const listed = reasons.length > 0 ? reasons : [evidence("run-too-short", { have: 0, need: 2 })];
+  return { outcome: "hold", rule: listed[0]?.code ?? "run-too-short", evidence: listed };
+}

@@ -1,0 +1,35 @@
+import { dosePolicy } from "~/core/dose/dose-policy";
+import { elapsedDays } from "~/core/schedule/local-day";
+import type { Finding } from "../decide-input";
+import { evidence } from "../evidence";
+import type { RecordView } from "../record-view";
+
+const noStepDays = 21;
+const noEaseDays = 14;
+const adherenceNeeded = 70;
+const offers = ["more-volume", "another-variant", "referral"] as const;
+
+/**
+ * Plateau: no step for 21 days although the work was done and nothing had to be eased for 14 days.
+ * Offers more volume first, then another variant, then referral; the record says what was offered before.
+ * Source: common practice.
+ */
+export function plateau({ input, days, lastChange }: RecordView): Finding | null {
+  if (!dosePolicy(input.prescription.dose.policy).steps) return null;
+  if (!days.some((day) => day.state !== "open")) return null;
+  if (input.laneAdherencePercent !== undefined && input.laneAdherencePercent < adherenceNeeded) return null;
+  const lastStep = input.changes.filter((change) => change.direction !== "easier").at(-1)?.at;
+  const noStepFor = Math.floor(elapsedDays(lastStep ?? input.prescribedAt, input.now));
+  const easedRecently =
+    lastChange?.direction === "easier" && elapsedDays(lastChange.at, input.now) < noEaseDays;
+  if (noStepFor < noStepDays || easedRecently) return null;
+  const offered = input.changes.filter((change) => change.direction === "other").length;
+  const offer = offers[Math.min(offered, offers.length - 1)] ?? "referral";
+  return {
+    outcome: "plateau",
+    rule: "plateau",
+    evidence: [evidence("plateau", { days: noStepFor })],
+    change: { kind: "offer", offer },
+    review: true,
+  };
+}

@@ -1,0 +1,167 @@
+import { dosePolicy } from "~/core/dose/dose-policy";
+import { harder, type Harder } from "~/core/progression/harder";
+import type { DayJudgement } from "~/core/response/judge-day";
+import { addDays, daysBetween, elapsedDays, localDay } from "~/core/schedule/local-day";
+import { evidence, type Evidence } from "../evidence";
+import type { RecordView } from "../record-view";
+import { daysAway, flareDay } from "./ease-cause";
+import { neededRun, restingKnobs } from "./knob-history";
+import { qualifyingRun } from "./qualifying-run";
+
+/** A reason against stepping up, with how many days away its end is at best. */
+export interface Unmet {
+  readonly evidence: Evidence;
+  readonly nearestDays: number;
+}
+
+/** One thing a step up asks for; empty when it is given. */
+export interface StepCondition {
+  readonly code: string;
+  readonly unmet: (view: RecordView) => readonly Unmet[];
+}
+
+const usualDaysBetweenSessions = 2;
+const notInSight = 1000;
+const staleAfterDays = 7;
+const adherenceNeeded = 70;
+const rebaselineAfterDays = 28;
+
+/** Everything a step up asks for. Figures: common practice, the 2-for-2 rule from NSCA (recalled). */
+export const stepConditions: readonly StepCondition[] = [
+  { code: "policy", unmet: (view) => when(!policy(view).steps, evidence("policy-fixed"), notInSight) },
+  {
+    code: "rebaseline",
+    unmet: (view) =>
+      when(daysAway(view) > rebaselineAfterDays, evidence("rebaseline", { days: daysAway(view) }), notInSight),
+  },
+  { code: "run", unmet: run },
+  { code: "recent", unmet: recent },
+  { code: "settling", unmet: settling },
+  {
+    code: "reference",
+    unmet: ({ input }) =>
+      when(!!input.prescription.dose.effort && input.maximumN === undefined, evidence("reference-missing"), 1),
+  },
+  {
+    code: "adherence",
+    unmet: ({ input: { laneAdherencePercent: percent } }) =>
+      percent === undefined || percent >= adherenceNeeded
+        ? []
+        : [{ evidence: evidence("adherence", { percent, needed: adherenceNeeded }), nearestDays: 7 }],
+  },
+  {
+    code: "budget",
+    unmet: ({ input: { changeBudget: budget } }) =>
+      budget && budget.used >= budget.limit
+        ? [{ evidence: evidence("change-budget", { ...budget }), nearestDays: 4 }]
+        : [],
+  },
+  {
+    code: "flare-elsewhere",
+    unmet: (view) => {
+      const day = view.input.flareSuspect === false ? flareDay(view) : null;
+      return day ? [{ evidence: evidence("flare-elsewhere", {}, day.date), nearestDays: 2 }] : [];
+    },
+  },
+  { code: "next-knob", unmet: nextKnob },
+];
+
+/** What would be turned next, with the knobs that rest left alone. */
+export function nextHarder({ input, today }: RecordView): Harder {
+  return harder(input.exercise, input.prescription, {
+    restrictions: input.restrictions,
+    today,
+    leaveAlone: restingKnobs(input.changes),
+  });
+}
+
+/** Qualifying days in a row that this item needs for its next step. */
+export function neededDays(view: RecordView): number {
+  const next = nextHarder(view);
+  return next.found === "change" ? neededRun(view.input.changes, next.change.knob) : neededRun([], "");
+}
+
+function run(view: RecordView): Unmet[] {
+  if (view.allDays.length === 0) return [{ evidence: evidence("no-session"), nearestDays: 1 }];
+  const [{ have }, need] = [qualifyingRun(view), neededDays(view)];
+  if (have >= need) return [];
+  const reasons = view.days.slice(-need).flatMap((day) => whyNot(day, view));
+  const missing = need - have;
+  return [
+    ...reasons,
+    { evidence: evidence("run-too-short", { have, need }), nearestDays: missing * usualDaysBetweenSessions },
+  ];
+}
+
+/** Why a day did not qualify, each reason by itself. */
+function whyNot(day: DayJudgement, { input }: RecordView): Unmet[] {
+  const { painBefore, painDuring, painNextDay, effort } = day;
+  const next = usualDaysBetweenSessions;
+  const sore = painBefore > 0 && day.during === "hold" && painDuring - painBefore <= 1;
+  const reasons: [boolean, Evidence["code"], Evidence["values"], number][] = [
+    [day.state === "unreported", "report-missing", {}, 0],
+    [day.state === "open", "open-day", {}, 0],
+    [day.during === "hold" && sore, "sore-start", { painBefore, painDuring }, next],
+    [day.during === "hold" && !sore, "pain-hold-band", { painDuring, school: input.school }, next],
+    [day.during === "ease", "pain-ease-answered", { painDuring }, next],
+    [day.nextDay === "hold", "next-day-hold", { painBefore, painNextDay: painNextDay ?? 0 }, next],
+    [day.nextDay === "ease", "next-day-ease-answered", { painNextDay: painNextDay ?? 0 }, next],
+    [!day.effortWithinCap, "effort-above-cap", { effort, cap: policyCap(input) }, next],
+    [!day.atTop, "short-of-top", {}, next],
+    [day.markedFault, "marked-fault", { faults: day.markedFaultNames.join(", ") }, next],
+    [day.fear, "fear", {}, next],
+    [day.pinchGrade === 1, "pinch-slight", {}, next],
+  ];
+  return reasons
+    .filter(([applies]) => applies)
+    .map(([, code, values, nearestDays]) => ({ evidence: evidence(code, values, day.date), nearestDays }));
+}
+
+function recent(view: RecordView): Unmet[] {
+  const last = view.allDays.at(-1);
+  if (!last) return [];
+  const days = Math.floor(elapsedDays(last.lastSessionAt, view.input.now));
+  return when(days > staleAfterDays, evidence("stale", { days, limit: staleAfterDays }), 1);
+}
+
+/** Settling counts whole local days: a change on Monday with three days' settling frees Thursday. */
+function settling(view: RecordView): Unmet[] {
+  const { settlingDays, settlingTrainingDays } = policy(view);
+  const changedOn = localDay(view.input.prescribedAt, view.input.zone);
+  const daysLeft = settlingDays - daysBetween(changedOn, view.today);
+  const sessionsLeft = settlingTrainingDays - view.days.length;
+  const until = addDays(changedOn, settlingDays);
+  return [
+    ...when(daysLeft > 0, evidence("settling", { daysLeft, settlingDays, until }), daysLeft),
+    ...when(sessionsLeft > 0, evidence("settling-days", { sessionsLeft }), sessionsLeft * usualDaysBetweenSessions),
+  ];
+}
+
+function nextKnob(view: RecordView): Unmet[] {
+  const next = nextHarder(view);
+  if (next.found === "left-alone") {
+    return [{ evidence: evidence("knob-left-alone", { knob: next.knob }), nearestDays: notInSight }];
+  }
+  if (next.found !== "restriction" || closesLane(next)) return [];
+  const { says, until, origin } = next.restriction;
+  const nearestDays = until === undefined ? notInSight : Math.max(1, daysBetween(view.today, until));
+  const values = { knob: next.knob, says, origin, ...(until === undefined ? {} : { until }) };
+  return [{ evidence: evidence("restriction", values), nearestDays }];
+}
+
+/** The next variant belongs to a later stage: the lane has gone as far as this stage lets it. */
+export function closesLane(next: Harder): boolean {
+  return next.found === "restriction" && next.restriction.kind === "variants" && next.restriction.origin === "stage";
+}
+
+function policy(view: RecordView) {
+  return dosePolicy(view.input.prescription.dose.policy);
+}
+
+function policyCap(input: RecordView["input"]): number {
+  return dosePolicy(input.prescription.dose.policy).effortCap ?? 10;
+}
+
+function when(applies: boolean, reason: Evidence, nearestDays: number): Unmet[] {
+  return applies ? [{ evidence: reason, nearestDays }] : [];
+}

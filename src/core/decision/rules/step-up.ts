@@ -1,0 +1,55 @@
+import type { Finding } from "../decide-input";
+import { evidence, type Evidence } from "../evidence";
+import { withOpenDaysFine, type RecordView } from "../record-view";
+import { qualifyingRun } from "./qualifying-run";
+import { closesLane, neededDays, nextHarder, stepConditions } from "./step-condition";
+
+/** Wait: the day that would complete a step up is still open. */
+export function wait(view: RecordView): Finding | null {
+  if (canStep(view)) return null;
+  const open = view.days.filter((day) => day.state === "open");
+  if (open.length === 0 || !canStep(withOpenDaysFine(view))) return null;
+  return {
+    outcome: "wait",
+    rule: "wait-next-day",
+    evidence: [...goodDays(view), ...open.map((day) => evidence("open-day", {}, day.date))],
+  };
+}
+
+/** Step up: every condition is met; the next knob is turned, or the lane is ready for the next stage. */
+export function stepUp(view: RecordView): Finding | null {
+  if (!canStep(view)) return null;
+  const next = nextHarder(view);
+  if (next.found === "change") {
+    const { knob, kind } = next.change;
+    return {
+      outcome: "step-up",
+      rule: "step-up",
+      evidence: [...goodDays(view), evidence("next-knob", { knob, kind, need: neededDays(view) })],
+      change: next.change,
+    };
+  }
+  return {
+    outcome: "step-up",
+    rule: "lane-ready",
+    evidence: [...goodDays(view), evidence("lane-ready", { lane: view.input.exercise.lane })],
+    change: { kind: "lane-ready", lane: view.input.exercise.lane },
+  };
+}
+
+function canStep(view: RecordView): boolean {
+  const next = nextHarder(view);
+  const open = next.found === "change" || next.found === "spent" || closesLane(next);
+  return open && stepConditions.every((condition) => condition.unmet(view).length === 0);
+}
+
+function goodDays(view: RecordView): Evidence[] {
+  const { days, byHoldBand } = qualifyingRun(view);
+  return days.map(({ date, painBefore, painDuring, painNextDay, effort }) =>
+    evidence(
+      byHoldBand ? "good-day-hold-band" : "good-day",
+      { painBefore, painDuring, painNextDay: painNextDay ?? 0, effort },
+      date,
+    ),
+  );
+}

@@ -1,0 +1,29 @@
+import type { Finding } from "../decide-input";
+import { evidence } from "../evidence";
+import { after, type RecordView } from "../record-view";
+
+const stoppingPinch = 2;
+
+/**
+ * Stop: an uncleared stop signal, or a pinch graded 2–3 or a block felt in this item since it was last cleared.
+ * Suspended until a clinician clears it in writing. Source: common practice; the table of stop signals.
+ */
+export function stop({ input, allDays }: RecordView): Finding | null {
+  const signal = input.stopSignals.find((s) => s.clearedAt === undefined && !after(s.raisedAt, input.now));
+  if (signal) {
+    return {
+      outcome: "stop",
+      rule: "stop-signal",
+      evidence: [evidence("stop-signal", { signal: signal.code })],
+      change: { kind: "suspend", scope: signal.scope },
+    };
+  }
+  const pinch = allDays.find((d) => d.pinchGrade >= stoppingPinch && after(d.lastSessionAt, input.clearedAt));
+  if (!pinch) return null;
+  return {
+    outcome: "stop",
+    rule: "pinch-or-block",
+    evidence: [evidence("pinch", { grade: pinch.pinchGrade }, pinch.date)],
+    change: { kind: "suspend", scope: "item" },
+  };
+}

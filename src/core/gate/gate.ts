@@ -1,0 +1,100 @@
+import { Type, type Static } from "@sinclair/typebox";
+import { oneOf } from "~/core/dose/dose";
+import { Source } from "~/core/progression/exercise";
+
+const common = {
+  id: Type.String({ minLength: 1, maxLength: 60 }),
+  name: Type.String({ minLength: 1, maxLength: 160 }),
+  required: Type.Boolean(),
+  source: Source,
+};
+const threshold = { comparison: oneOf([">=", "<="]), threshold: Type.Number() };
+const maxAgeDays = Type.Integer({ minimum: 1, maximum: 365, description: "Older results are stale" });
+const measure = Type.String({ minLength: 1, maxLength: 60 });
+
+/** What a gate asks. Each kind is evaluated by the function of the same name in criterion-kinds.ts. */
+export const Criterion = Type.Union([
+  Type.Object(
+    { kind: Type.Literal("value"), measure, maxAgeDays, ...threshold, ...common },
+    { additionalProperties: false, description: "The involved side's (or the person's) latest value" },
+  ),
+  Type.Object(
+    { kind: Type.Literal("symmetry"), measure, maxAgeDays, ...threshold, ...common },
+    { additionalProperties: false, description: "Limb symmetry index, %" },
+  ),
+  Type.Object(
+    { kind: Type.Literal("ratio"), measure, over: measure, maxAgeDays, ...threshold, ...common },
+    { additionalProperties: false, description: "One measure over another, both on the involved side" },
+  ),
+  Type.Object(
+    { kind: Type.Literal("of-reference"), measure, maxAgeDays, ...threshold, ...common },
+    { additionalProperties: false, description: "Per cent of the squeeze reference" },
+  ),
+  Type.Object(
+    {
+      kind: Type.Literal("within-rule"),
+      exercise: Type.String(),
+      effortPercent: Type.Number({ minimum: 0, maximum: 100 }),
+      closedDays: Type.Integer({ minimum: 1, maximum: 20 }),
+      ...common,
+    },
+    {
+      additionalProperties: false,
+      description: "An effort held within the pain school on so many closed training days",
+    },
+  ),
+]);
+export type Criterion = Static<typeof Criterion>;
+
+/** A gate: minimum times and every required criterion; a clinician signs what the gate only proposes. */
+export const Gate = Type.Object(
+  {
+    minimumDaysSinceOnset: Type.Integer({ minimum: 0, maximum: 1000 }),
+    minimumDaysInStage: Type.Integer({ minimum: 0, maximum: 1000 }),
+    criteria: Type.Array(Criterion, { maxItems: 20 }),
+  },
+  { additionalProperties: false },
+);
+export type Gate = Static<typeof Gate>;
+
+/** A training day as a gate reads it: the effort reached and whether it stayed within the pain school. */
+export const EffortDay = Type.Object(
+  {
+    exercise: Type.String(),
+    date: Type.String({ format: "date" }),
+    closed: Type.Boolean(),
+    withinRule: Type.Boolean(),
+    effortPercent: Type.Number({ minimum: 0 }),
+  },
+  { additionalProperties: false },
+);
+export type EffortDay = Static<typeof EffortDay>;
+
+export const CriterionVerdict = oneOf(["met", "not-met", "missing", "stale", "undefined"]);
+export const CriterionResult = Type.Object({
+  id: Type.String(),
+  name: Type.String(),
+  required: Type.Boolean(),
+  verdict: CriterionVerdict,
+  value: Type.Union([Type.Number(), Type.Null()]),
+  unit: Type.String(),
+  comparison: oneOf([">=", "<="]),
+  threshold: Type.Number(),
+  takenOn: Type.Union([Type.String({ format: "date" }), Type.Null()]),
+  /** What the value was compared with, or why it cannot be judged. */
+  note: Type.Union([
+    oneOf(["other-side", "pre-injury", "clinic-norm", "own-best", "both-sides-injured", "needs-the-other-side"]),
+    Type.Null(),
+  ]),
+});
+export type CriterionResult = Static<typeof CriterionResult>;
+
+export const GateResult = Type.Object({
+  outcome: oneOf(["open", "closed"], "open: everything required is met; a clinician may sign"),
+  rule: oneOf(["gate-open", "gate-time", "gate-criteria"]),
+  daysSinceOnset: Type.Integer(),
+  daysInStage: Type.Integer(),
+  daysLeft: Type.Integer({ minimum: 0 }),
+  criteria: Type.Array(CriterionResult),
+});
+export type GateResult = Static<typeof GateResult>;

@@ -1,0 +1,101 @@
+import { Type, type Static } from "@sinclair/typebox";
+import { Proposal, SignedChange } from "~/core/decision/decide-input";
+import { Measure, MeasureResult } from "~/core/measure/measure";
+import { InvolvedSide } from "~/core/measure/side-value";
+import { oneOf } from "~/core/dose/dose";
+import { Pathway } from "~/core/pathway/pathway";
+import { Change } from "~/core/progression/change";
+import { Exercise, Lane } from "~/core/progression/exercise";
+import { Prescription } from "~/core/progression/prescription";
+import { Restriction } from "~/core/progression/restriction";
+import { Pain } from "~/core/response/pain-response";
+import { PainSchoolCode } from "~/core/response/pain-school";
+import { NextDayReport, SetRecord } from "~/core/response/session-record";
+
+export const caseFormat = "patient-stair-case";
+export const caseVersion = 1;
+
+const id = Type.String({ minLength: 1, maxLength: 60 });
+const instant = Type.String({ format: "date-time" });
+const date = Type.String({ format: "date" });
+const closed = { additionalProperties: false };
+
+/** One prescription of an item; the latest one that has begun holds. */
+export const PrescriptionEntry = Type.Object({ id, from: instant, prescription: Prescription }, closed);
+
+export const CaseItem = Type.Object(
+  { id, exerciseId: id, lane: Lane, prescriptions: Type.Array(PrescriptionEntry, { minItems: 1 }) },
+  closed,
+);
+
+export const CaseSession = Type.Object(
+  {
+    id,
+    at: instant,
+    painBefore: Pain,
+    minutes: Type.Optional(Type.Integer({ minimum: 1, maximum: 600 })),
+    otherLoad: Type.Optional(oneOf(["none", "some", "much"], "Sport, work and steps of that day")),
+    items: Type.Array(Type.Object({ itemId: id, sets: Type.Array(SetRecord, { minItems: 1 }) }, closed)),
+  },
+  closed,
+);
+
+/** What a clinician did with a proposal, kept with the proposal as it stood. */
+export const CaseDecision = Type.Object(
+  {
+    id,
+    itemId: id,
+    at: instant,
+    action: oneOf(["accept", "change", "refuse"]),
+    signedBy: Type.String(),
+    reason: Type.Union([Type.String(), Type.Null()]),
+    school: PainSchoolCode,
+    proposal: Proposal,
+    applied: Type.Union([Change, Type.Null()]),
+    signedChange: Type.Union([SignedChange, Type.Null()]),
+  },
+  closed,
+);
+
+/**
+ * A case file (*.stair.json): one episode with everything the core needs to judge it, definitions included, so
+ * that a later version of the product judges the same words. It carries no name, no birth date, no address.
+ */
+export const CaseFile = Type.Object(
+  {
+    format: Type.Literal(caseFormat),
+    version: Type.Literal(caseVersion),
+    asOf: instant,
+    zone: Type.String({ minLength: 1, maxLength: 60 }),
+    episode: Type.Object({ id, involvedSide: InvolvedSide, onsetOn: date, startedAt: instant }, closed),
+    pathway: Pathway,
+    exercises: Type.Array(Exercise),
+    measures: Type.Array(Measure),
+    stageMoves: Type.Array(
+      Type.Object({ id, at: instant, stage: Type.String(), reason: Type.String() }, closed),
+      { minItems: 1 },
+    ),
+    schools: Type.Array(
+      Type.Object({ id, at: instant, school: PainSchoolCode, reason: Type.String() }, closed),
+    ),
+    restrictions: Type.Array(Restriction),
+    items: Type.Array(CaseItem),
+    sessions: Type.Array(CaseSession),
+    reports: Type.Array(
+      Type.Object({ id, trainingDate: date, ...NextDayReport.properties }, closed),
+    ),
+    results: Type.Array(MeasureResult),
+    decisions: Type.Array(CaseDecision),
+    clearances: Type.Array(Type.Object({ id, itemId: id, at: instant, reason: Type.String() }, closed)),
+  },
+  { ...closed, $id: "patient-stair-case-1" },
+);
+export type CaseFile = Static<typeof CaseFile>;
+export type CaseItem = Static<typeof CaseItem>;
+export type CaseSession = Static<typeof CaseSession>;
+export type CaseDecision = Static<typeof CaseDecision>;
+
+/** Writes a case file; the text is stable, so equal cases give equal files. */
+export function exportCase(file: CaseFile): string {
+  return `${JSON.stringify(file, null, 2)}\n`;
+}

@@ -1,0 +1,191 @@
+import { Type, type Static } from "@sinclair/typebox";
+import { decide } from "~/core/decision/decide";
+import { Proposal, type DecideInput, type SignedChange } from "~/core/decision/decide-input";
+import { flareSuspects } from "~/core/decision/flare-suspects";
+import { evaluateGate } from "~/core/gate/evaluate-gate";
+import { GateResult, type EffortDay } from "~/core/gate/gate";
+import { squeezeReference } from "~/core/measure/squeeze-reference";
+import { stageOf, type Stage } from "~/core/pathway/pathway";
+import { Lane, type Exercise } from "~/core/progression/exercise";
+import { Prescription } from "~/core/progression/prescription";
+import { judgeDay, type DayJudgement } from "~/core/response/judge-day";
+import { PainSchoolCode } from "~/core/response/pain-school";
+import { addDays, localDay } from "~/core/schedule/local-day";
+import type { CaseFile, CaseItem } from "./case-file";
+import { itemDays, trainingDates } from "./item-days";
+
+export const ItemReview = Type.Object({
+  itemId: Type.String(),
+  exerciseId: Type.String(),
+  lane: Lane,
+  prescription: Prescription,
+  prescriptionId: Type.String(),
+  prescribedAt: Type.String({ format: "date-time" }),
+  /** Maximal voluntary force, N, that effort bands are taken from; null when not measured. */
+  maximumN: Type.Union([Type.Number(), Type.Null()]),
+  proposal: Proposal,
+});
+export type ItemReview = Static<typeof ItemReview>;
+
+/** Where the patient stands, what the gate says, and one proposal for each item of the plan. */
+export const CaseReview = Type.Object({
+  asOf: Type.String({ format: "date-time" }),
+  stage: Type.String(),
+  stageEnteredOn: Type.String({ format: "date" }),
+  school: PainSchoolCode,
+  gate: Type.Union([GateResult, Type.Null()]),
+  items: Type.Array(ItemReview),
+});
+export type CaseReview = Static<typeof CaseReview>;
+
+const squeezeMeasure = "squeeze-force";
+
+/**
+ * Reviews a whole episode from its case file: the one road by which the interface, the endpoints and the command
+ * line come to a judgement.
+ *
+ * @param school judges by this school instead of the one in force: a preview, nothing is altered
+ */
+export function reviewCase(file: CaseFile, school: PainSchoolCode = schoolInForce(file)): CaseReview {
+  const today = localDay(file.asOf, file.zone);
+  const move = latest(file.stageMoves, file.asOf);
+  if (!move) throw new RangeError("the case has no stage");
+  const stage = stageOf(file.pathway, move.stage);
+  const inputs = file.items.map((item) => ({ item, input: decideInput(file, item, stage, school) }));
+  const suspects = flareSuspects(
+    inputs.map(({ item, input }) => ({
+      itemId: item.id,
+      changes: input.changes,
+      during: judged(input).at(-1)?.during ?? null,
+      loadsSite: item.lane === file.pathway.siteLane,
+    })),
+    flareWindow(file),
+  );
+  const stageEnteredOn = localDay(move.at, file.zone);
+  const effortDays = inputs.flatMap(({ item, input }) => effortDaysOf(item, input));
+  return {
+    asOf: file.asOf,
+    stage: stage.code,
+    stageEnteredOn,
+    school,
+    gate: stage.gate
+      ? evaluateGate({
+          gate: stage.gate,
+          onsetOn: file.episode.onsetOn,
+          stageEnteredOn,
+          today,
+          involvedSide: file.episode.involvedSide,
+          measures: file.measures,
+          results: file.results,
+          effortDays,
+        })
+      : null,
+    items: inputs.map(({ item, input }) => ({
+      itemId: item.id,
+      exerciseId: item.exerciseId,
+      lane: item.lane,
+      prescription: input.prescription,
+      prescriptionId: present(item, file.asOf).id,
+      prescribedAt: input.prescribedAt,
+      maximumN: input.maximumN ?? null,
+      proposal: decide({ ...input, flareSuspect: suspects.includes(item.id) }),
+    })),
+  };
+}
+
+/** The school set last for this episode, else the stage's own. */
+export function schoolInForce(file: CaseFile): PainSchoolCode {
+  const set = latest(file.schools, file.asOf);
+  if (set) return set.school;
+  const move = latest(file.stageMoves, file.asOf);
+  return move ? stageOf(file.pathway, move.stage).school : "monitored";
+}
+
+/** What `decide` needs to know of one item of the case. */
+export function decideInput(
+  file: CaseFile,
+  item: CaseItem,
+  stage: Stage,
+  school: PainSchoolCode,
+): DecideInput {
+  const exercise = exerciseOf(file, item.exerciseId);
+  const current = present(item, file.asOf);
+  const decisions = file.decisions.filter((d) => d.itemId === item.id && d.at <= file.asOf);
+  const clearedAt = file.clearances.filter((c) => c.itemId === item.id).map((c) => c.at).sort().at(-1);
+  const answeredAt = decisions.map((d) => d.at).sort().at(-1);
+  const maximumN = maximumFor(file, current.prescription);
+  return {
+    exercise,
+    prescription: current.prescription,
+    prescribedAt: current.from,
+    school,
+    involvedSide: file.episode.involvedSide,
+    zone: file.zone,
+    now: file.asOf,
+    trainingDays: itemDays(file, item.id),
+    changes: decisions.map((d) => d.signedChange).filter((c): c is SignedChange => c !== null),
+    restrictions: [...file.restrictions, ...stage.limits],
+    stopSignals: [],
+    ...(maximumN === null ? {} : { maximumN }),
+    ...(answeredAt === undefined ? {} : { answeredAt }),
+    ...(clearedAt === undefined ? {} : { clearedAt }),
+  };
+}
+
+/** The reference of an effort band: the best squeeze since the injury; earlier or normed values are for gates. */
+function maximumFor(file: CaseFile, prescription: Prescription): number | null {
+  if (!prescription.dose.effort) return null;
+  const measure = file.measures.find((m) => m.code === squeezeMeasure);
+  const since = file.results.filter((r) => r.occasion === "since-injury");
+  return (measure && squeezeReference(measure, since)?.valueN) || null;
+}
+
+function exerciseOf(file: CaseFile, id: string): Exercise {
+  const found = file.exercises.find((exercise) => exercise.id === id);
+  if (!found) throw new RangeError(`the case names an exercise it does not carry: ${id}`);
+  return found;
+}
+
+function present(item: CaseItem, asOf: string): CaseItem["prescriptions"][number] {
+  const found = latest(
+    item.prescriptions.map((entry) => ({ ...entry, at: entry.from })),
+    asOf,
+  );
+  const fallback = item.prescriptions[0];
+  if (!found && !fallback) throw new RangeError(`item ${item.id} has no prescription`);
+  return (found ?? fallback) as CaseItem["prescriptions"][number];
+}
+
+function latest<T extends { at: string }>(entries: readonly T[], asOf: string): T | undefined {
+  return entries
+    .filter((entry) => Date.parse(entry.at) <= Date.parse(asOf))
+    .sort((a, b) => Date.parse(a.at) - Date.parse(b.at))
+    .at(-1);
+}
+
+function judged(input: DecideInput): DayJudgement[] {
+  const { prescription, school, involvedSide, maximumN, now } = input;
+  const context = { dose: prescription.dose, school, involvedSide, maximumN: maximumN ?? null, now };
+  return input.trainingDays.map((day) => judgeDay(day, context));
+}
+
+/** Start of the last two training days, as an instant; changes since then are suspects of a flare. */
+function flareWindow(file: CaseFile): string {
+  const from = trainingDates(file).slice(-2)[0];
+  return from ? `${addDays(from.date, -1)}T12:00:00Z` : file.asOf;
+}
+
+/** What gates read of an item's days: the lowest effort of the day's sets, in per cent of the maximum. */
+function effortDaysOf(item: CaseItem, input: DecideInput): EffortDay[] {
+  const { maximumN } = input;
+  if (maximumN === undefined) return [];
+  const days = judged(input);
+  return input.trainingDays.flatMap((day, i) => {
+    const forces = day.sets.map((set) => set.forceN).filter((n): n is number => n !== undefined);
+    const judgement = days[i];
+    if (forces.length === 0 || !judgement) return [];
+    const withinRule = judgement.during === "go" && judgement.nextDay === "fine";
+    const effortPercent = (Math.min(...forces) / maximumN) * 100;
+    return [{ exercise: item.exerciseId, date: day.date, closed: judgement.state !== "open", withinRule, effortPercent }];
+  });
+}

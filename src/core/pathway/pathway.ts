@@ -1,0 +1,49 @@
+import { Type, type Static } from "@sinclair/typebox";
+import { Gate } from "~/core/gate/gate";
+import { Lane, Source } from "~/core/progression/exercise";
+import { Restriction } from "~/core/progression/restriction";
+import { PainSchoolCode } from "~/core/response/pain-school";
+
+/** A tread of the stair. */
+export const Stage = Type.Object(
+  {
+    code: Type.String({ minLength: 1, maxLength: 40 }),
+    name: Type.String({ minLength: 1, maxLength: 40 }),
+    aim: Type.String({ minLength: 1, maxLength: 240 }),
+    expect: Type.String({ minLength: 1, maxLength: 400, description: "What the patient should be told to expect" }),
+    school: PainSchoolCode,
+    lanes: Type.Array(
+      Type.Object(
+        { lane: Lane, exercises: Type.Array(Type.String(), { minItems: 1 }) },
+        { additionalProperties: false },
+      ),
+      { minItems: 1, maxItems: 14 },
+    ),
+    limits: Type.Array(Restriction, { maxItems: 20 }),
+    caution: Type.Optional(Type.String({ maxLength: 240 })),
+    /** The gate out of this stage; the last stage has none. */
+    gate: Type.Optional(Gate),
+  },
+  { additionalProperties: false },
+);
+export type Stage = Static<typeof Stage>;
+
+/** A pathway: stages in order, each but the last with the gate that lets a patient leave it. */
+export const Pathway = Type.Object(
+  {
+    code: Type.String({ minLength: 1, maxLength: 60 }),
+    name: Type.String({ minLength: 1, maxLength: 120 }),
+    siteLane: Lane,
+    stages: Type.Array(Stage, { minItems: 2, maxItems: 10 }),
+    source: Source,
+  },
+  { additionalProperties: false },
+);
+export type Pathway = Static<typeof Pathway>;
+
+/** The stage with this code. @throws RangeError when the pathway has none */
+export function stageOf(pathway: Pathway, code: string): Stage {
+  const found = pathway.stages.find((stage) => stage.code === code);
+  if (!found) throw new RangeError(`pathway ${pathway.code} has no stage ${code}`);
+  return found;
+}

@@ -1,0 +1,29 @@
+import { Type, type Static } from "@sinclair/typebox";
+import { oneOf } from "~/core/dose/dose";
+import { Lane } from "./exercise";
+import { KnobValue, Prescription } from "./prescription";
+
+/** What a proposal would alter. `knob` and `variant` both turn exactly one knob and carry the result. */
+export const Change = Type.Union([
+  Type.Object(
+    {
+      kind: oneOf(["knob", "variant"]),
+      knob: Type.String(),
+      from: KnobValue,
+      to: KnobValue,
+      prescription: Prescription,
+    },
+    { additionalProperties: false },
+  ),
+  Type.Object({ kind: Type.Literal("lane-ready"), lane: Lane }, { additionalProperties: false }),
+  Type.Object(
+    { kind: Type.Literal("offer"), offer: oneOf(["more-volume", "another-variant", "referral", "swap", "lane-review"]) },
+    { additionalProperties: false },
+  ),
+  Type.Object(
+    { kind: Type.Literal("suspend"), scope: oneOf(["item", "lane", "impact", "hamstrings", "session", "plan"]) },
+    { additionalProperties: false },
+  ),
+]);
+export type Change = Static<typeof Change>;
+export type TurnedChange = Extract<Change, { knob: string }>;

@@ -1,0 +1,73 @@
+import { Type, type Static } from "@sinclair/typebox";
+import { oneOf } from "~/core/dose/dose";
+import { Pain } from "./pain-response";
+
+export const Side = oneOf(["left", "right", "both"], "Side that worked; 'both' when both legs share the work");
+export type Side = Static<typeof Side>;
+
+export const limitKinds = ["pain", "pinch", "block", "stretch", "fear", "weakness", "wrong-place"] as const;
+export const faultPhases = ["down", "bottom", "up"] as const;
+
+/** A fault seen in a set. `reps` is a count, or 'some' (fewer than half) / 'most' (half or more). */
+export const FaultRecord = Type.Object(
+  {
+    fault: Type.String({ minLength: 1, maxLength: 60 }),
+    severity: oneOf(["slight", "marked"]),
+    reps: Type.Union([Type.Integer({ minimum: 1, maximum: 200 }), Type.Literal("some"), Type.Literal("most")]),
+    phase: Type.Optional(oneOf(faultPhases)),
+  },
+  { additionalProperties: false },
+);
+
+/** What was done and felt in one set, on one side or with both legs. */
+export const SetRecord = Type.Object(
+  {
+    side: Side,
+    reps: Type.Optional(Type.Integer({ minimum: 0, maximum: 200 })),
+    holdSeconds: Type.Optional(Type.Number({ minimum: 0, maximum: 600 })),
+    contacts: Type.Optional(Type.Integer({ minimum: 0, maximum: 400 })),
+    minutes: Type.Optional(Type.Number({ minimum: 0, maximum: 180 })),
+    forceN: Type.Optional(Type.Number({ minimum: 0, exclusiveMaximum: 5000 })),
+    loadKg: Type.Optional(Type.Number({ minimum: 0, maximum: 500 })),
+    painDuring: Pain,
+    painSite: oneOf(["episode", "muscle", "elsewhere"]),
+    painWith: Type.Optional(oneOf(["depth", "effort"])),
+    effort: Type.Number({ minimum: 0, maximum: 10, multipleOf: 0.5, description: "Perceived exertion 0–10" }),
+    limit: Type.Optional(
+      Type.Object(
+        { kind: oneOf(limitKinds), pinchGrade: Type.Optional(Type.Integer({ minimum: 0, maximum: 3 })) },
+        { additionalProperties: false },
+      ),
+    ),
+    faults: Type.Array(FaultRecord, { maxItems: 12 }),
+  },
+  { additionalProperties: false },
+);
+
+/** How the patient was on the morning after a training day. */
+export const NextDayReport = Type.Object(
+  {
+    receivedAt: Type.String({ format: "date-time" }),
+    pain: Pain,
+    stiffnessMinutes: Type.Optional(Type.Integer({ minimum: 0, maximum: 600 })),
+    swelling: Type.Optional(oneOf(["less", "same", "more"])),
+  },
+  { additionalProperties: false },
+);
+
+/** One item's work on one local calendar day, with the pain before that day's first session of any item. */
+export const TrainingDay = Type.Object(
+  {
+    date: Type.String({ format: "date" }),
+    lastSessionAt: Type.String({ format: "date-time" }),
+    painBefore: Pain,
+    sets: Type.Array(SetRecord, { maxItems: 60 }),
+    report: Type.Optional(NextDayReport),
+  },
+  { additionalProperties: false },
+);
+
+export type FaultRecord = Static<typeof FaultRecord>;
+export type SetRecord = Static<typeof SetRecord>;
+export type NextDayReport = Static<typeof NextDayReport>;
+export type TrainingDay = Static<typeof TrainingDay>;

@@ -1,0 +1,34 @@
+import type { TrainingDay } from "./session-record";
+
+const hourMs = 3_600_000;
+/** A day without a report closes after this time, and a report after it is marked late. */
+export const closesAfterHours = 36;
+/** A report after this time is kept but no longer counts. */
+export const reportCountsHours = 48;
+
+/** `open`: the report can still decide; `reported`: it is in; `unreported`: closed without one that counts. */
+export type TrainingDayState = "open" | "reported" | "unreported";
+
+/**
+ * Whether a training day is open or closed at `now`, and closed with or without a report that counts.
+ *
+ * @param day lastSessionAt and the report's receivedAt as ISO instants
+ * @param now ISO instant
+ * @example // ten hours after the session, no report: "open"; forty hours after it: "unreported"
+ * Source: handbook of this product; common practice is to ask within 24 hours.
+ */
+export function trainingDayState(day: Pick<TrainingDay, "lastSessionAt" | "report">, now: string): TrainingDayState {
+  const ended = Date.parse(day.lastSessionAt);
+  const present = Date.parse(now);
+  if (day.report && Date.parse(day.report.receivedAt) <= present) {
+    const delay = Date.parse(day.report.receivedAt) - ended;
+    if (delay <= reportCountsHours * hourMs) return "reported";
+  }
+  return present - ended < closesAfterHours * hourMs ? "open" : "unreported";
+}
+
+/** True for a report that came between the closing of the day and the time after which it no longer counts. */
+export function isLateReport(day: Pick<TrainingDay, "lastSessionAt" | "report">): boolean {
+  if (!day.report) return false;
+  return Date.parse(day.report.receivedAt) - Date.parse(day.lastSessionAt) > closesAfterHours * hourMs;
+}

@@ -1,0 +1,37 @@
+import { spawnSync } from "node:child_process";
+import { existsSync } from "node:fs";
+import { PlainFailure, say } from "./say.mjs";
+
+/** Programs the product needs, where Debian puts them, and the packages that bring them. */
+const programs = {
+  mariadb: {
+    what: "the MariaDB server",
+    files: ["/usr/sbin/mariadbd", "/usr/bin/mariadb-install-db"],
+    packages: ["mariadb-server-core", "mariadb-client"],
+  },
+  chromium: {
+    what: "the Chromium browser for the browser tests",
+    files: ["/usr/bin/chromium"],
+    packages: ["chromium"],
+  },
+};
+
+/** Makes sure that the named programs are installed; as root it installs them by itself. */
+export function ensurePrograms(names) {
+  const missing = names.map((name) => programs[name]).filter((p) => !p.files.every(existsSync));
+  if (missing.length === 0) return;
+  const packages = missing.flatMap((p) => p.packages);
+  const command = `apt-get update && apt-get install -y --no-install-recommends ${packages.join(" ")}`;
+  const what = missing.map((p) => p.what).join(" and ");
+  if (process.getuid?.() !== 0) {
+    throw new PlainFailure(`This machine lacks ${what}. Run this once, then try again:\n  sudo sh -c '${command}'`);
+  }
+  say(`installing ${what} from Debian's packages`);
+  const result = spawnSync("sh", ["-c", command], {
+    stdio: ["ignore", "ignore", "inherit"],
+    env: { ...process.env, DEBIAN_FRONTEND: "noninteractive" },
+  });
+  if (result.status !== 0 || !missing.every((p) => p.files.every(existsSync))) {
+    throw new PlainFailure(`Installing ${what} failed. Run '${command}' by hand and read what it says.`);
+  }
+}

@@ -1,0 +1,23 @@
+import { spawnSync } from "node:child_process";
+import { fingerprint, isMarked, mark } from "./fingerprint.mjs";
+import { inRepository, repositoryRoot } from "./root.mjs";
+import { PlainFailure, say } from "./say.mjs";
+
+const markFile = inRepository("node_modules/.installed-lock");
+
+/** Installs exactly what the lock file names; does nothing when that is already there. */
+export function ensurePackages() {
+  const wanted = fingerprint(["package.json", "package-lock.json"]);
+  if (isMarked(markFile, wanted)) return;
+  say("installing the packages the lock file names (about a minute the first time)");
+  const result = spawnSync("npm", ["ci", "--include=dev", "--no-audit", "--loglevel=error"], {
+    cwd: repositoryRoot,
+    stdio: ["ignore", "ignore", "inherit"],
+  });
+  if (result.status !== 0) {
+    throw new PlainFailure(
+      "The packages could not be installed. Check that this machine reaches the npm registry, then run the command again.",
+    );
+  }
+  mark(markFile, wanted);
+}

@@ -10,7 +10,9 @@ export function ensurePackages() {
   const wanted = fingerprint(["package.json", "package-lock.json"]);
   if (isMarked(markFile, wanted)) return;
   say("installing the packages the lock file names (about a minute the first time)");
-  const result = spawnSync("npm", ["ci", "--include=dev", "--no-audit", "--loglevel=error"], {
+  // `npm ci` refuses a lock file made against a registry that lacks optional builds for other platforms;
+  // `install --no-save` takes the same versions and checksums from it and leaves it untouched.
+  const result = spawnSync("npm", ["install", "--no-save", "--include=dev", "--no-audit", "--loglevel=error"], {
     cwd: repositoryRoot,
     stdio: ["ignore", "ignore", "inherit"],
   });

@@ -105,7 +105,7 @@ function whyNot(day: DayJudgement, { input }: RecordView): Unmet[] {
     [day.during === "hold" && !sore, "pain-hold-band", { painDuring, school: input.school }, next],
     [day.during === "ease", "pain-ease-answered", { painDuring }, next],
     [day.nextDay === "hold", "next-day-hold", { painBefore, painNextDay: painNextDay ?? 0 }, next],
-    [day.nextDay === "ease", "next-day-ease-answered", { painNextDay: painNextDay ?? 0 }, next],
+    [day.nextDay === "ease" && input.flareSuspect !== false, "next-day-ease-answered", { painNextDay: painNextDay ?? 0 }, next],
     [!day.effortWithinCap, "effort-above-cap", { effort, cap: policyCap(input) }, next],
     [!day.atTop, "short-of-top", {}, next],
     [day.markedFault, "marked-fault", { faults: day.markedFaultNames.join(", ") }, next],

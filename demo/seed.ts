@@ -1,0 +1,73 @@
+import mysql from "mysql2/promise";
+import type { RowDataPacket } from "mysql2";
+import { hashPassword } from "~/server/auth/password";
+import { now } from "~/server/clock";
+import { poolOptions, toDatabaseTime } from "~/server/db/connection";
+import { storeCase } from "~/server/episode/store-case";
+import { addDays, localDay } from "~/core/schedule/local-day";
+import { demoClinic, demoPassword, demoStaff, demoStaffId } from "./clinic";
+import { demoId } from "./identity";
+import { demoPeople } from "./people";
+import { simulate } from "./simulate";
+
+/**
+ * Puts the invented clinic into an empty database, in one transaction. Dates are relative to today.
+ *
+ * @param ownerUrl account that may write everything
+ * @returns false when there already is a clinic
+ */
+export async function seedDemo(ownerUrl: string): Promise<boolean> {
+  const { uri, timezone, dateStrings } = poolOptions(ownerUrl);
+  const pool = mysql.createPool({ uri, timezone, dateStrings, connectionLimit: 1 });
+  const db = await pool.getConnection();
+  try {
+    await db.beginTransaction();
+    const [rows] = await db.query<RowDataPacket[]>("SELECT COUNT(*) AS n FROM clinics FOR UPDATE");
+    if (Number(rows[0]?.["n"]) > 0) {
+      await db.rollback();
+      return false;
+    }
+    const at = now();
+    const { id: clinicId, name, zone, callWhom } = demoClinic;
+    await db.execute("INSERT INTO clinics (id, name, zone, call_whom, created_at) VALUES (?, ?, ?, ?, ?)", [
+      clinicId,
+      name,
+      zone,
+      callWhom,
+      toDatabaseTime(at),
+    ]);
+    const password = await hashPassword(demoPassword);
+    for (const member of demoStaff) {
+      await db.execute(
+        `INSERT INTO staff (clinic_id, id, email, name, role, password_hash, created_at)
+         VALUES (?, ?, ?, ?, ?, ?, ?)`,
+        [clinicId, demoStaffId(member.key), member.email, member.name, member.role, password, toDatabaseTime(at)],
+      );
+    }
+    const today = localDay(at, zone);
+    for (const person of demoPeople) {
+      const file = simulate(person.profile, today);
+      await storeCase(
+        db,
+        { clinicId, staffId: demoStaffId("clinician") },
+        {
+          id: demoId(person.profile.key, "person"),
+          givenName: person.givenName,
+          familyName: person.familyName,
+          bornOn: addDays(today, -Math.round(person.bornYearsAgo * 365.25 + 40)),
+          activity: person.activity,
+        },
+        file,
+        { region: "groin", diagnosis: person.diagnosis },
+      );
+    }
+    await db.commit();
+    return true;
+  } catch (error) {
+    await db.rollback().catch(() => undefined);
+    throw error;
+  } finally {
+    db.release();
+    await pool.end();
+  }
+}

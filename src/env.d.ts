@@ -1,0 +1,5 @@
+declare namespace App {
+  interface Locals {
+    staff?: import("./server/auth/staff-context").StaffContext;
+  }
+}

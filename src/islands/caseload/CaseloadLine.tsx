@@ -1,0 +1,54 @@
+import type { CaseloadRow } from "~/core/interchange/contract";
+import OutcomeMark from "~/islands/frame/OutcomeMark";
+import type { MessageKey } from "~/messages/en";
+import { isKey, label, sayDate, t } from "~/messages/say";
+import MiniStair from "./MiniStair";
+
+/** One person: what is needed and why, where they stand, how long ago. */
+export default function CaseloadLine({ row }: { row: CaseloadRow }) {
+  const { person, attention } = row;
+  const side = row.involvedSide === "both" ? t("side.both") : t(`side.${row.involvedSide}`);
+  return (
+    <li>
+      <a
+        href={`/episodes/${row.episodeId}`}
+        className="bg-base-100 border-base-300 hover:border-primary grid min-h-16 grid-cols-[2rem_1fr] items-center gap-x-4 gap-y-1 rounded-lg border px-4 py-2 md:grid-cols-[2rem_9rem_minmax(13rem,1.2fr)_minmax(12rem,1fr)_9.5rem_9rem]"
+      >
+        <OutcomeMark mark={attention} size={30} />
+        <span className="text-lg font-semibold">{t(`attention.${attention}`)}</span>
+        <span className="col-start-2 md:col-start-auto">
+          <span className="block text-lg leading-tight font-semibold">
+            {person.givenName} {person.familyName}
+          </span>
+          <span className="text-base-content/75 text-sm">
+            {person.activity} · {row.diagnosis}, {side}
+          </span>
+        </span>
+        <span className="col-start-2 md:col-start-auto">
+          {sayReason(row)}
+          {row.alsoWaiting > 0 && (
+            <span className="text-base-content/75 block text-sm">{t("caseload.more", { count: row.alsoWaiting })}</span>
+          )}
+        </span>
+        <span className="col-start-2 flex items-center gap-2 md:col-start-auto md:block">
+          <MiniStair number={row.stageNumber} count={row.stageCount} />
+          <span className="text-sm">
+            {t("caseload.stage", { number: row.stageNumber, count: row.stageCount, name: row.stageName })}
+          </span>
+        </span>
+        <span className="text-base-content/75 col-start-2 text-sm md:col-start-auto md:text-right">
+          <span className="text-base-content block">{t("caseload.day", { days: row.daysSinceOnset })}</span>
+          {row.lastSessionOn ? t("caseload.last", { date: sayDate(row.lastSessionOn) }) : t("caseload.never")}
+        </span>
+      </a>
+    </li>
+  );
+}
+
+function sayReason({ attention, reason }: CaseloadRow): string {
+  const { exercise, rule } = reason;
+  const date = reason.date ? sayDate(reason.date) : "";
+  const special = `reason.${rule}`;
+  const key: MessageKey = isKey(special) ? special : `reason.${attention}`;
+  return t(key, { exercise, date, why: label("rule", rule) });
+}

@@ -1,0 +1,47 @@
+interface Props {
+  label: string;
+  name: string;
+  value: number | null;
+  onChange: (value: number) => void;
+  /** Words under the ends of the scale. */
+  ends?: readonly [string, string];
+}
+
+const scale = Array.from({ length: 11 }, (_, n) => n);
+
+/** A whole number 0–10, one tap; arrow keys move it. Used for pain and for effort. */
+export default function PainPicker({ label, name, value, onChange, ends }: Props) {
+  return (
+    <fieldset>
+      <legend className="mb-1 text-sm font-medium">
+        {label}
+        {value === null && <span className="text-base-content/60 font-normal"> 0–10</span>}
+      </legend>
+      <div className="grid grid-cols-6 gap-1 sm:grid-cols-11">
+        {scale.map((n) => (
+          <label
+            key={n}
+            className="border-base-content/30 has-checked:bg-primary has-checked:text-primary-content has-focus-visible:outline-accent grid min-h-11 cursor-pointer place-items-center rounded-md border text-lg has-checked:font-semibold has-focus-visible:outline-3"
+          >
+            <input
+              type="radio"
+              className="sr-only"
+              name={name}
+              value={n}
+              checked={value === n}
+              onChange={() => onChange(n)}
+              aria-label={`${label} ${n}`}
+            />
+            {n}
+          </label>
+        ))}
+      </div>
+      {ends && (
+        <p className="text-base-content/70 mt-0.5 flex justify-between text-xs">
+          <span>{ends[0]}</span>
+          <span>{ends[1]}</span>
+        </p>
+      )}
+    </fieldset>
+  );
+}

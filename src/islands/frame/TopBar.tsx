@@ -1,0 +1,80 @@
+import { CircleHelp, LogOut, SunMoon } from "lucide-react";
+import { useEffect, useRef } from "react";
+import type { Role } from "~/core/interchange/contract";
+import { t } from "~/messages/say";
+import { callApi } from "./call-api";
+import KeysDialog from "./KeysDialog";
+
+interface Props {
+  name: string;
+  role: Role;
+  clinic: string;
+}
+
+const themes = ["quarry", "quarry-night"] as const;
+const isTyping = (target: EventTarget | null) =>
+  target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+
+async function signOut() {
+  sessionStorage.clear();
+  await callApi("/api/sign-out", {});
+  location.assign("/sign-in");
+}
+
+function switchTheme() {
+  const root = document.documentElement;
+  const dark = matchMedia("(prefers-color-scheme: dark)").matches;
+  const present = root.dataset["theme"] ?? themes[dark ? 1 : 0];
+  const next = themes[present === themes[0] ? 1 : 0];
+  root.dataset["theme"] = next;
+  localStorage.setItem("theme", next);
+}
+
+/** Name of the clinic, who is signed in, and what works on every page. */
+export default function TopBar({ name, role, clinic }: Props) {
+  const dialog = useRef<HTMLDialogElement>(null);
+  useEffect(() => {
+    const kept = localStorage.getItem("theme");
+    if (kept) document.documentElement.dataset["theme"] = kept;
+    const onKey = (event: KeyboardEvent) => {
+      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
+      if (event.key === "?") dialog.current?.showModal();
+      if (event.key === "c") location.assign("/");
+    };
+    addEventListener("keydown", onKey);
+    return () => removeEventListener("keydown", onKey);
+  }, []);
+
+  return (
+    <header className="bg-primary text-primary-content print:hidden">
+      <div className="mx-auto flex max-w-7xl items-center gap-2 px-4">
+        <a href="/" className="flex min-h-11 items-center gap-2 rounded-md pr-2 font-semibold">
+          <svg viewBox="0 0 32 32" className="size-7" aria-hidden>
+            <path d="M3 26h8v-7h7v-7h11" fill="none" stroke="currentColor" strokeWidth="3" />
+          </svg>
+          <span className="hidden sm:inline">{clinic}</span>
+          <span className="sm:hidden">{t("frame.caseload")}</span>
+        </a>
+        <span className="ml-auto hidden text-sm sm:inline">
+          {name}, {t(`role.${role}`)}
+        </span>
+        <button type="button" className="btn btn-ghost btn-square" onClick={switchTheme} aria-label={t("frame.theme")}>
+          <SunMoon className="size-5" aria-hidden />
+        </button>
+        <button
+          type="button"
+          className="btn btn-ghost btn-square"
+          onClick={() => dialog.current?.showModal()}
+          aria-label={t("frame.keys")}
+        >
+          <CircleHelp className="size-5" aria-hidden />
+        </button>
+        <button type="button" className="btn btn-ghost max-sm:btn-square" onClick={signOut} aria-label={t("frame.signOut")}>
+          <LogOut className="size-5" aria-hidden />
+          <span className="hidden sm:inline">{t("frame.signOut")}</span>
+        </button>
+      </div>
+      <KeysDialog dialog={dialog} />
+    </header>
+  );
+}

@@ -1,0 +1,33 @@
+import type { Attention } from "~/core/interchange/contract";
+import type { Static } from "@sinclair/typebox";
+
+export type Mark = Static<typeof Attention>;
+
+/**
+ * Shapes of the outcomes on a 24 × 24 field, drawn from the stair itself: treads going up or down, a tread one stays
+ * on, a barred gate, a landing with the day not yet over. Shape and word carry the meaning; colour only follows.
+ */
+export const markShapes: Record<Mark, string> = {
+  stop: "M5 4v16M12 4v16M19 4v16M3 9h18M3 15h18",
+  ease: "M3 6h6v6h6v6h4M15 14l4 4-4 4",
+  "report-missing": "M4 5h16v12H4zM8 21h8M8 9h8M8 13h3",
+  wait: "M3 18h18M12 5a5 5 0 0 1 5 5v4H7v-4a5 5 0 0 1 5-5",
+  "step-up": "M3 18h6v-6h6V6h4M15 2l4 4-4 4",
+  "gate-open": "M4 20V6M20 20V6M4 6l6 3v9M20 6l-6 3v9",
+  plateau: "M3 10h18M3 14h18",
+  quiet: "M4 12h2M11 12h2M18 12h2",
+  hold: "M3 18h18M12 8v10",
+};
+
+/** Text colour that goes with a mark. */
+export const markTone: Record<Mark, string> = {
+  stop: "text-error",
+  ease: "text-warning",
+  "report-missing": "text-info",
+  wait: "text-info",
+  "step-up": "text-success",
+  "gate-open": "text-success",
+  plateau: "text-warning",
+  quiet: "text-warning",
+  hold: "text-base-content/70",
+};

@@ -1,0 +1,73 @@
+import type { StairItem, StairView } from "~/core/interchange/contract";
+import OutcomeMark from "~/islands/frame/OutcomeMark";
+import { sayDose, sayKnobValue } from "~/messages/describe";
+import { label, t } from "~/messages/say";
+import ProposalPanel from "./ProposalPanel";
+
+interface Props {
+  stair: StairView;
+  signable: boolean;
+  selected: string | null;
+  onSelect: (itemId: string) => void;
+  onSigned: (next: StairView) => void;
+  onStale: (next: StairView) => void;
+}
+
+/** The items of the plan with what is proposed for each; the chosen one shows why and can be signed. */
+export default function ItemList({ stair, signable, selected, onSelect, onSigned, onStale }: Props) {
+  return (
+    <section aria-label={t("stair.items")} data-testid="items">
+      <h2 className="mb-1 px-1 font-semibold">{t("stair.items")}</h2>
+      <ul className="flex flex-col gap-2">
+        {stair.items.map((item) => {
+          const open = item.itemId === selected;
+          return (
+            <li
+              key={item.itemId}
+              className={`bg-base-100 rounded-box border ${open ? "border-primary" : "border-base-300"}`}
+              data-testid={`item-${item.exercise.id}`}
+            >
+              <button
+                type="button"
+                className="grid min-h-14 w-full cursor-pointer grid-cols-[2rem_1fr_auto] items-center gap-x-3 px-3 py-2 text-left"
+                aria-expanded={open}
+                onClick={() => onSelect(item.itemId)}
+              >
+                <OutcomeMark mark={item.proposal.outcome} size={28} />
+                <span className="min-w-0">
+                  <span className="block leading-tight font-semibold">{item.exercise.name}</span>
+                  <span className="text-base-content/80 text-sm">{sayDose(item.prescription, item.maximumN)}</span>
+                </span>
+                <span className="text-lg font-semibold" data-testid="outcome">
+                  {t(`outcome.${item.proposal.outcome}`)}
+                </span>
+              </button>
+              {open && (
+                <div className="border-base-300 border-t px-3 py-2">
+                  <p className="text-base-content/80 text-sm">
+                    {t(`lane.${item.lane}`)} · {item.variantName}
+                    {settings(item)}
+                  </p>
+                  <ProposalPanel
+                    key={`${item.itemId} ${stair.version} ${stair.school}`}
+                    stair={stair}
+                    item={item}
+                    signable={signable}
+                    onSigned={onSigned}
+                    onStale={onStale}
+                  />
+                </div>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+/** Knobs of the movement that carry a number, such as a step height; words stand in the variant's name. */
+function settings(item: StairItem): string {
+  const numbers = Object.entries(item.prescription.settings).filter(([, value]) => typeof value === "number");
+  return numbers.map(([name, value]) => ` · ${label("knob", name)} ${sayKnobValue(name, value)}`).join("");
+}

@@ -1,0 +1,47 @@
+import type { StairItem } from "~/core/interchange/contract";
+import { markShapes, markTone } from "~/islands/frame/outcome-shapes";
+import { t } from "~/messages/say";
+import type { Point } from "./stair-geometry";
+
+interface Props {
+  item: StairItem;
+  point: Point;
+  /** How many marks of the same lane stand before this one. */
+  nudge: number;
+  selected: boolean;
+  onChoose: () => void;
+}
+
+const radius = 11.5;
+
+/** What one item of a lane should do next, at the place the lane has come to. */
+export default function LaneMark({ item, point, nudge, selected, onChoose }: Props) {
+  const { outcome } = item.proposal;
+  return (
+    <g
+      role="button"
+      tabIndex={0}
+      aria-label={`${t(`lane.${item.lane}`)}, ${item.exercise.name}: ${t(`outcome.${outcome}`)}`}
+      className={`${markTone[outcome]} cursor-pointer`}
+      transform={`translate(${point.x + nudge * 2.1 * radius},${point.y})`}
+      onClick={onChoose}
+      onKeyDown={(event) => event.key === "Enter" && onChoose()}
+    >
+      <circle r={22} fill="transparent" />
+      <circle
+        r={radius}
+        className={`fill-base-100 ${selected ? "stroke-accent" : "stroke-current"}`}
+        strokeWidth={selected ? 3.5 : 1.6}
+      />
+      <path
+        d={markShapes[outcome]}
+        transform="translate(-8.4,-8.4) scale(0.7)"
+        fill="none"
+        stroke="currentColor"
+        strokeWidth={2.8}
+        strokeLinecap="round"
+        strokeLinejoin="round"
+      />
+    </g>
+  );
+}

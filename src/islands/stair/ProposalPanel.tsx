@@ -1,0 +1,110 @@
+import { useState } from "react";
+import { v7 as uuid } from "uuid";
+import type { Alternative, DecisionBody, Problem, StairItem, StairView, Written } from "~/core/interchange/contract";
+import { callApi } from "~/islands/frame/call-api";
+import ProblemNote from "~/islands/frame/ProblemNote";
+import { sayChange, sayEvidence, sayRule } from "~/messages/describe";
+import { sayTime, t } from "~/messages/say";
+import AgainstForm from "./AgainstForm";
+import ClearForm from "./ClearForm";
+
+interface Props {
+  stair: StairView;
+  item: StairItem;
+  signable: boolean;
+  onSigned: (next: StairView) => void;
+  onStale: (next: StairView) => void;
+}
+
+type Against = "change" | "refuse";
+
+/** A proposal with its rule, evidence and change; signed, changed or refused here. */
+export default function ProposalPanel({ stair, item, signable, onSigned, onStale }: Props) {
+  const [problem, setProblem] = useState<Problem | null>(null);
+  const [against, setAgainst] = useState<Against | null>(null);
+  const [busy, setBusy] = useState(false);
+  const { proposal, exercise, maximumN, lastDecision } = item;
+  const variantName = (id: string) => exercise.variants.find((v) => v.id === id)?.name ?? id;
+  const canAccept = !["hold", "wait"].includes(proposal.outcome);
+
+  const sign = async (action: DecisionBody["action"], reason?: string, alternative?: Alternative) => {
+    setBusy(true);
+    const body: DecisionBody = {
+      id: uuid(),
+      itemId: item.itemId,
+      expectedVersion: stair.version,
+      action,
+      ...(reason ? { reason } : {}),
+      ...(alternative
+        ? { alternative: { direction: alternative.direction, kind: alternative.kind, knob: alternative.knob } }
+        : {}),
+    };
+    const answer = await callApi<Written>(`/api/episodes/${stair.episodeId}/decisions`, body);
+    setBusy(false);
+    if (answer.ok) return onSigned(answer.value.stair);
+    const changed = answer.problem.changed as { stair?: StairView } | undefined;
+    if (answer.problem.status === 409 && changed?.stair) onStale(changed.stair);
+    setProblem(answer.problem.status === 409 ? { ...answer.problem, title: t("sign.stale") } : answer.problem);
+  };
+
+  return (
+    <div data-testid="proposal" data-outcome={proposal.outcome}>
+      <p className="mt-1 font-semibold">
+        {t(`outcome.${proposal.outcome}`)}: {sayRule(proposal.rule, proposal.evidence)}
+      </p>
+      {proposal.change && (
+        <p className="bg-base-200 mt-1 rounded-md px-2 py-1 text-lg font-semibold" data-testid="change">
+          {sayChange(proposal.change, maximumN, variantName)}
+        </p>
+      )}
+      <ul className="mt-1 list-disc pl-5 text-sm" data-testid="evidence">
+        {proposal.evidence.map((piece, i) => (
+          <li key={i}>{sayEvidence(piece)}</li>
+        ))}
+        {proposal.review && <li className="font-semibold">{t("sign.review")}</li>}
+      </ul>
+      {proposal.outcome === "stop" && <p className="text-error mt-2 text-sm font-medium">{stair.callWhom}</p>}
+      {exercise.caution && <p className="text-base-content/80 mt-1 text-sm italic">{exercise.caution}</p>}
+      <ProblemNote problem={problem} />
+      {signable && !stair.maySign && <p className="text-base-content/75 mt-2 text-sm">{t("sign.mayNot")}</p>}
+      {signable && stair.maySign && !against && (
+        <div className="mt-2 flex flex-wrap gap-2">
+          {canAccept && (
+            <button type="button" className="btn btn-primary" disabled={busy} onClick={() => sign("accept")}>
+              {proposal.outcome === "stop" ? t("sign.acceptStop") : t("sign.accept")}
+            </button>
+          )}
+          <button type="button" className="btn" disabled={busy} onClick={() => setAgainst("change")}>
+            {t("sign.change")}
+          </button>
+          {canAccept && (
+            <button type="button" className="btn" disabled={busy} onClick={() => setAgainst("refuse")}>
+              {t("sign.refuse")}
+            </button>
+          )}
+        </div>
+      )}
+      {against && (
+        <AgainstForm
+          kind={against}
+          item={item}
+          busy={busy}
+          onCancel={() => setAgainst(null)}
+          onSign={(reason, alternative) => sign(against, reason, alternative)}
+        />
+      )}
+      {signable && stair.maySign && proposal.outcome === "stop" && (
+        <ClearForm episodeId={stair.episodeId} itemId={item.itemId} onCleared={onSigned} />
+      )}
+      {lastDecision && (
+        <p className="text-base-content/75 mt-2 text-sm" data-testid="last-decision">
+          {t("stair.lastDecision", {
+            action: lastDecision.action,
+            by: lastDecision.signedBy,
+            date: sayTime(lastDecision.at, stair.zone),
+          })}
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,31 @@
+import type { StairView } from "~/core/interchange/contract";
+import { sayDate, t } from "~/messages/say";
+
+/** What the chosen stage is for, and what the patient should be told. */
+export default function StageBox({ stair, code }: { stair: StairView; code: string }) {
+  const stage = stair.stages.find((candidate) => candidate.code === code);
+  if (!stage) return null;
+  const filled = new Set(stair.items.map((item) => item.lane));
+  const unfilled = code === stair.stage ? stage.lanes.filter((lane) => !filled.has(lane)) : [];
+  return (
+    <section className="border-base-300 mt-2 border-t pt-2" aria-live="polite">
+      <h2 className="flex flex-wrap items-baseline gap-x-3 font-semibold">
+        {stage.name}
+        {code === stair.stage && (
+          <span className="text-base-content/75 text-sm font-normal">
+            {t("stair.sinceStage", { date: sayDate(stair.stageEnteredOn) })}
+          </span>
+        )}
+      </h2>
+      <p className="text-sm">
+        {stage.aim} <span className="text-base-content/75">{t("stair.tell")}: {stage.expect}</span>
+      </p>
+      {stage.caution && <p className="text-error text-sm font-medium">{stage.caution}</p>}
+      {unfilled.length > 0 && (
+        <p className="text-warning text-sm font-medium">
+          {t("stair.unfilled", { lanes: unfilled.map((lane) => t(`lane.${lane}`)).join(", ") })}
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,129 @@
+import { ClipboardList, NotebookPen } from "lucide-react";
+import { useEffect, useState } from "react";
+import type { Problem, StairView } from "~/core/interchange/contract";
+import { callApi } from "~/islands/frame/call-api";
+import ProblemNote from "~/islands/frame/ProblemNote";
+import { sayDate, t } from "~/messages/say";
+import GatePanel from "./GatePanel";
+import ItemList from "./ItemList";
+import ReportForm from "./ReportForm";
+import SchoolBox from "./SchoolBox";
+import StageBox from "./StageBox";
+import StairDrawing from "./StairDrawing";
+import { mostPressing } from "./most-pressing";
+
+/** Where a patient stands, what holds them back, and what to sign next. */
+export default function StairPage({ stair: loaded }: { stair: StairView }) {
+  const [stair, setStair] = useState(loaded);
+  const [preview, setPreview] = useState<StairView | null>(null);
+  const [problem, setProblem] = useState<Problem | null>(null);
+  const [notice, setNotice] = useState("");
+  const [item, setItem] = useState<string | null>(mostPressing(loaded.items));
+  const [stage, setStage] = useState(loaded.stage);
+  const shown = preview ?? stair;
+  const here = `/episodes/${stair.episodeId}`;
+
+  const accept = (next: StairView, said: string) => {
+    setStair(next);
+    setPreview(null);
+    setProblem(null);
+    setNotice(said);
+  };
+  const previewSchool = async (school: string | null) => {
+    if (school === null || school === stair.schoolInForce) return setPreview(null);
+    const answer = await callApi<StairView>(`/api/episodes/${stair.episodeId}?school=${school}`);
+    if (answer.ok) setPreview(answer.value);
+    else setProblem(answer.problem);
+  };
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const typing = event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName);
+      if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (event.key === "s") location.assign(`${here}/session`);
+      if (event.key === "r") location.assign(`${here}/record`);
+      if (event.key === "Escape") setPreview(null);
+    };
+    addEventListener("keydown", onKey);
+    return () => removeEventListener("keydown", onKey);
+  }, [here]);
+
+  return (
+    <div className="mx-auto max-w-7xl px-4 py-4">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <div className="min-w-0">
+          <h1 className="text-2xl leading-tight font-bold">
+            {stair.person.givenName} {stair.person.familyName}
+          </h1>
+          <p className="text-base-content/80">
+            {t("stair.years", { age: stair.age })} · {stair.person.activity} · {stair.diagnosis},{" "}
+            <strong>{t(`side.${stair.involvedSide}`)}</strong> · {t("stair.sinceOnset", { days: stair.daysSinceOnset })}
+          </p>
+        </div>
+        <div className="ml-auto flex gap-2">
+          <a className="btn" href={`${here}/record`}>
+            <ClipboardList className="size-5" aria-hidden />
+            {t("stair.record")}
+          </a>
+          <a className="btn btn-primary" href={`${here}/session`}>
+            <NotebookPen className="size-5" aria-hidden />
+            {t("stair.session")}
+          </a>
+        </div>
+      </div>
+
+      <p role="status" className="sr-only">
+        {notice}
+      </p>
+      {preview && (
+        <div className="alert alert-info alert-soft mt-3" data-testid="preview">
+          <p className="text-base-content">
+            {t("stair.previewing", { school: t(`school.${preview.school}`), inForce: t(`school.${stair.schoolInForce}`) })}
+          </p>
+          <button type="button" className="btn btn-sm" onClick={() => setPreview(null)}>
+            {t("stair.endPreview")}
+          </button>
+        </div>
+      )}
+      {problem && <ProblemNote problem={problem} />}
+
+      <div className="mt-3 grid items-start gap-4 lg:grid-cols-[1.35fr_1fr]">
+        <div className="bg-base-100 border-base-300 rounded-box min-w-0 border p-3">
+          <StairDrawing
+            stair={shown}
+            selectedItem={item}
+            selectedStage={stage}
+            onItem={setItem}
+            onStage={setStage}
+            onGate={() => document.getElementById("gate")?.scrollIntoView({ behavior: "smooth", block: "nearest" })}
+          />
+          <StageBox stair={shown} code={stage} />
+          <GatePanel stair={shown} />
+        </div>
+        <div className="flex min-w-0 flex-col gap-3">
+          {stair.reportDay && !preview && (
+            <ReportForm
+              episodeId={stair.episodeId}
+              date={stair.reportDay}
+              onDone={(next) => accept(next, t("report.saved"))}
+            />
+          )}
+          <ItemList
+            stair={shown}
+            signable={preview === null}
+            selected={item}
+            onSelect={setItem}
+            onSigned={(next) => accept(next, t("sign.signed"))}
+            onStale={(next) => setStair(next)}
+          />
+          <SchoolBox stair={stair} previewed={preview?.school ?? null} onPreview={previewSchool} onSet={(next) => accept(next, "")} />
+          {stair.lastSessionOn && (
+            <p className="text-base-content/70 px-1 text-sm">
+              {t("caseload.last", { date: sayDate(stair.lastSessionOn) })}
+            </p>
+          )}
+        </div>
+      </div>
+    </div>
+  );
+}

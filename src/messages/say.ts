@@ -1,0 +1,53 @@
+import { IntlMessageFormat } from "intl-messageformat";
+import { en, type MessageKey } from "./en";
+
+export type Values = Record<string, string | number | boolean>;
+
+const locale = "en";
+const formats = new Map<MessageKey, IntlMessageFormat>();
+
+/** The text behind a key, with its values put in. */
+export function t(key: MessageKey, values: Values = {}): string {
+  let format = formats.get(key);
+  if (!format) {
+    format = new IntlMessageFormat(en[key], locale);
+    formats.set(key, format);
+  }
+  return String(format.format(values));
+}
+
+/** True for a key that the message file has; for codes that come from data. */
+export function isKey(key: string): key is MessageKey {
+  return Object.hasOwn(en, key);
+}
+
+/** The text behind a key made from data, or the data itself when the message file does not know it. */
+export function label(prefix: string, code: string): string {
+  const key = `${prefix}.${code}`;
+  return isKey(key) ? t(key) : code;
+}
+
+/** A local calendar date in words: Tue 24 Nov. */
+export function sayDate(date: string): string {
+  return new Intl.DateTimeFormat("en-GB", { weekday: "short", day: "numeric", month: "short", timeZone: "UTC" }).format(
+    new Date(`${date}T12:00:00Z`),
+  );
+}
+
+/** An instant in the clinic's zone: Tue 24 Nov, 09:30. */
+export function sayTime(instant: string, zone: string): string {
+  return new Intl.DateTimeFormat("en-GB", {
+    weekday: "short",
+    day: "numeric",
+    month: "short",
+    hour: "2-digit",
+    minute: "2-digit",
+    timeZone: zone,
+  }).format(new Date(instant));
+}
+
+/** A number as a person writes it: at most one decimal, two below ten. */
+export function sayNumber(value: number): string {
+  const digits = Math.abs(value) < 10 ? 2 : Math.abs(value) < 100 ? 1 : 0;
+  return new Intl.NumberFormat("en-GB", { maximumFractionDigits: digits }).format(value);
+}

@@ -1,0 +1,49 @@
+import { defineMiddleware } from "astro:middleware";
+import { sessionCookie, whoHolds } from "~/server/auth/session";
+import { isDatabaseUnavailable } from "~/server/db/transaction";
+import { log } from "~/server/http/log";
+import { originAllowed } from "~/server/http/origin";
+import { ApiProblem, databaseDown } from "~/server/http/problem";
+
+const openPages = new Set(["/sign-in", "/unavailable", "/404"]);
+const isApi = (path: string) => path.startsWith("/api/");
+
+/** Origin check, session, and the way to the sign-in or the 'database down' page. */
+export const onRequest = defineMiddleware(async (context, next) => {
+  const started = performance.now();
+  const response = await answer(context, next);
+  response.headers.set("referrer-policy", "no-referrer");
+  if (!response.headers.has("cache-control")) response.headers.set("cache-control", "no-store");
+  log.info({
+    method: context.request.method,
+    route: context.routePattern,
+    status: response.status,
+    ms: Math.round(performance.now() - started),
+  });
+  return response;
+});
+
+async function answer(
+  context: Parameters<typeof onRequest>[0],
+  next: Parameters<typeof onRequest>[1],
+): Promise<Response> {
+  const { pathname } = context.url;
+  if (!originAllowed(context.request)) {
+    return new ApiProblem(403, "origin", "This request did not come from this site.").response();
+  }
+  if (pathname === "/health" || pathname === "/ready") return next();
+  try {
+    const token = context.cookies.get(sessionCookie)?.value;
+    const staff = token ? await whoHolds(token) : null;
+    if (staff) context.locals.staff = staff;
+    if (isApi(pathname) || openPages.has(pathname)) return await next();
+    if (!staff) return context.redirect("/sign-in", 303);
+    return await next();
+  } catch (error) {
+    if (!isDatabaseUnavailable(error)) {
+      if (error instanceof ApiProblem && error.status === 404) return context.rewrite("/404");
+      throw error;
+    }
+    return isApi(pathname) ? databaseDown().response() : context.rewrite("/unavailable");
+  }
+}

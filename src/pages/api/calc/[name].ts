@@ -1,0 +1,16 @@
+import { runCalculation } from "~/core/calculation/calculation";
+import { findCalculation } from "~/core/calculation/registry";
+import { readEndpoint } from "~/server/http/endpoint";
+import { notFound, refused } from "~/server/http/problem";
+import { readJson } from "~/server/http/read-body";
+
+const caseLimitBytes = 4_194_304;
+
+/** Runs a registered calculation; nothing is stored, so any signed-in role may. */
+export const POST = readEndpoint(async (_staff, { params, request }) => {
+  const definition = findCalculation(params["name"] ?? "");
+  if (!definition) throw notFound();
+  const result = runCalculation(definition, await readJson(request, caseLimitBytes));
+  if (!result.ok) throw refused(result.problems);
+  return result.value as object;
+});

@@ -1,0 +1,4 @@
+import { openEndpoint } from "~/server/http/endpoint";
+
+/** The process runs. */
+export const GET = openEndpoint(async () => ({ status: "ok" }));

@@ -1,0 +1,55 @@
+import { createHash, randomBytes } from "node:crypto";
+import { now } from "~/server/clock";
+import { pool } from "~/server/db/connection";
+import { writeAudit } from "~/server/audit/audit-repository";
+import { ApiProblem } from "~/server/http/problem";
+import { passwordFits } from "./password";
+import { countTry } from "./sign-in-limit";
+import type { StaffContext } from "./staff-context";
+import { deleteSession, findLogin, findSession, insertSession, touchSession } from "./staff-repository";
+
+export const sessionCookie = "stair_session";
+const idleMinutes = 60;
+export const absoluteHours = 12;
+const touchEveryMs = 60_000;
+
+/**
+ * Signs in and returns the token for the cookie. The answer to an unknown address and to a wrong password is the
+ * same and takes the same work.
+ */
+export async function signIn(email: string, password: string, clientAddress: string): Promise<string> {
+  const address = email.trim().toLowerCase();
+  const counted = await countTry(address, clientAddress);
+  const login = await findLogin(pool(), address);
+  const fits = await passwordFits(login?.passwordHash ?? null, password);
+  if (!login || !fits) throw new ApiProblem(401, "sign-in-failed", "Address or password is wrong.");
+  await counted.succeeded();
+  const token = randomBytes(32).toString("base64url");
+  const { clinicId, staffId } = login;
+  await insertSession(pool(), { tokenHash: hashToken(token), clinicId, staffId, at: now() });
+  await writeAudit(pool(), { clinicId, staffId }, { action: "sign-in", kind: "staff", id: staffId }, now());
+  return token;
+}
+
+/** Who holds this token; null when it is unknown, idle too long or too old. */
+export async function whoHolds(token: string): Promise<StaffContext | null> {
+  const present = now();
+  const before = (ms: number) => new Date(Date.parse(present) - ms).toISOString();
+  const found = await findSession(pool(), hashToken(token), {
+    seenSince: before(idleMinutes * 60_000),
+    createdSince: before(absoluteHours * 3_600_000),
+  });
+  if (!found) return null;
+  if (Date.parse(`${found.lastSeenAt.replace(" ", "T")}Z`) < Date.parse(present) - touchEveryMs) {
+    await touchSession(pool(), hashToken(token), present);
+  }
+  return found.staff;
+}
+
+export async function signOut(token: string): Promise<void> {
+  await deleteSession(pool(), hashToken(token));
+}
+
+function hashToken(token: string): Buffer {
+  return createHash("sha256").update(token).digest();
+}

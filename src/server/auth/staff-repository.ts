@@ -1,0 +1,79 @@
+import type { ResultSetHeader, RowDataPacket } from "mysql2";
+import type { Role } from "~/core/interchange/contract";
+import { toDatabaseTime, type Queryable } from "~/server/db/connection";
+import type { StaffContext } from "./staff-context";
+
+export interface StaffLogin {
+  readonly clinicId: string;
+  readonly staffId: string;
+  readonly passwordHash: string;
+}
+
+/** The account behind an address, whatever its clinic; null when there is none that is active. */
+export async function findLogin(db: Queryable, email: string): Promise<StaffLogin | null> {
+  const [rows] = await db.execute<RowDataPacket[]>(
+    "SELECT clinic_id, id, password_hash FROM staff WHERE email = ? AND active = TRUE",
+    [email],
+  );
+  const row = rows[0];
+  if (!row) return null;
+  return { clinicId: row["clinic_id"], staffId: row["id"], passwordHash: row["password_hash"] };
+}
+
+export async function insertSession(
+  db: Queryable,
+  session: { tokenHash: Buffer; clinicId: string; staffId: string; at: string },
+): Promise<void> {
+  const at = toDatabaseTime(session.at);
+  await db.execute(
+    `INSERT INTO staff_sessions (token_hash, clinic_id, staff_id, created_at, last_seen_at)
+     VALUES (?, ?, ?, ?, ?)`,
+    [session.tokenHash, session.clinicId, session.staffId, at, at],
+  );
+}
+
+/** The staff member behind a token, if the session is neither idle too long nor too old. */
+export async function findSession(
+  db: Queryable,
+  tokenHash: Buffer,
+  limits: { seenSince: string; createdSince: string },
+): Promise<{ staff: StaffContext; lastSeenAt: string } | null> {
+  const [rows] = await db.execute<RowDataPacket[]>(
+    `SELECT s.clinic_id, s.id, s.name, s.role, c.name AS clinic_name, c.zone, c.call_whom, t.last_seen_at
+       FROM staff_sessions t
+       JOIN staff s ON s.clinic_id = t.clinic_id AND s.id = t.staff_id
+       JOIN clinics c ON c.id = t.clinic_id
+      WHERE t.token_hash = ? AND t.last_seen_at >= ? AND t.created_at >= ? AND s.active = TRUE`,
+    [tokenHash, toDatabaseTime(limits.seenSince), toDatabaseTime(limits.createdSince)],
+  );
+  const row = rows[0];
+  if (!row) return null;
+  return {
+    lastSeenAt: row["last_seen_at"],
+    staff: {
+      clinicId: row["clinic_id"],
+      staffId: row["id"],
+      name: row["name"],
+      role: row["role"] as Role,
+      clinicName: row["clinic_name"],
+      zone: row["zone"],
+      callWhom: row["call_whom"],
+    },
+  };
+}
+
+export async function touchSession(db: Queryable, tokenHash: Buffer, at: string): Promise<void> {
+  await db.execute("UPDATE staff_sessions SET last_seen_at = ? WHERE token_hash = ?", [toDatabaseTime(at), tokenHash]);
+}
+
+export async function deleteSession(db: Queryable, tokenHash: Buffer): Promise<void> {
+  await db.execute("DELETE FROM staff_sessions WHERE token_hash = ?", [tokenHash]);
+}
+
+/** Removes sessions that can no longer be used. @returns how many there were */
+export async function deleteSessionsBefore(db: Queryable, createdBefore: string): Promise<number> {
+  const [result] = await db.execute<ResultSetHeader>("DELETE FROM staff_sessions WHERE created_at < ?", [
+    toDatabaseTime(createdBefore),
+  ]);
+  return result.affectedRows;
+}

@@ -1,0 +1,125 @@
+import type { RowDataPacket } from "mysql2";
+import { toDatabaseTime, fromDatabaseTime, type Queryable } from "~/server/db/connection";
+
+/** The changing head of an episode, with the person it belongs to. */
+export interface EpisodeHead {
+  readonly id: string;
+  readonly version: number;
+  readonly diagnosis: string;
+  readonly involvedSide: "left" | "right" | "both";
+  readonly onsetOn: string;
+  readonly pathwayHash: string;
+  readonly startedAt: string;
+  readonly person: { givenName: string; familyName: string; bornOn: string; activity: string };
+}
+
+const headColumns = `
+  e.id, e.version, e.diagnosis_text, e.involved_side, e.onset_on, e.pathway_hash, e.started_at,
+  p.given_name, p.family_name, p.born_on, p.activity`;
+
+/** Active episodes of a clinic. */
+export async function listActiveEpisodes(db: Queryable, clinicId: string): Promise<EpisodeHead[]> {
+  const [rows] = await db.execute<RowDataPacket[]>(
+    `SELECT ${headColumns}
+       FROM episodes e
+       JOIN people p ON p.clinic_id = e.clinic_id AND p.id = e.person_id
+      WHERE e.clinic_id = ? AND e.ended_at IS NULL
+      ORDER BY e.id`,
+    [clinicId],
+  );
+  return rows.map(toHead);
+}
+
+/** One episode of the clinic, or null; another clinic's id finds nothing. */
+export async function findEpisode(db: Queryable, clinicId: string, id: string): Promise<EpisodeHead | null> {
+  const [rows] = await db.execute<RowDataPacket[]>(
+    `SELECT ${headColumns}
+       FROM episodes e
+       JOIN people p ON p.clinic_id = e.clinic_id AND p.id = e.person_id
+      WHERE e.clinic_id = ? AND e.id = ?`,
+    [clinicId, id],
+  );
+  return rows[0] ? toHead(rows[0]) : null;
+}
+
+/** Locks an episode's head for the rest of the transaction, so that writes to one episode come one by one. */
+export async function lockEpisode(db: Queryable, clinicId: string, id: string): Promise<EpisodeHead | null> {
+  const [rows] = await db.execute<RowDataPacket[]>(
+    "SELECT id FROM episodes WHERE clinic_id = ? AND id = ? FOR UPDATE",
+    [clinicId, id],
+  );
+  return rows[0] ? findEpisode(db, clinicId, id) : null;
+}
+
+/** Raises the version after a write to the episode. */
+export async function bumpVersion(db: Queryable, clinicId: string, id: string): Promise<void> {
+  await db.execute("UPDATE episodes SET version = version + 1 WHERE clinic_id = ? AND id = ?", [clinicId, id]);
+}
+
+export interface NewEpisode {
+  readonly id: string;
+  readonly personId: string;
+  readonly region: string;
+  readonly diagnosis: string;
+  readonly involvedSide: "left" | "right" | "both";
+  readonly onsetOn: string;
+  readonly pathwayHash: string;
+  readonly startedAt: string;
+}
+
+export async function insertEpisode(db: Queryable, clinicId: string, episode: NewEpisode): Promise<void> {
+  await db.execute(
+    `INSERT INTO episodes
+       (clinic_id, id, person_id, region, diagnosis_text, involved_side, onset_on, pathway_hash, started_at)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+    [
+      clinicId,
+      episode.id,
+      episode.personId,
+      episode.region,
+      episode.diagnosis,
+      episode.involvedSide,
+      episode.onsetOn,
+      episode.pathwayHash,
+      toDatabaseTime(episode.startedAt),
+    ],
+  );
+}
+
+export async function insertPerson(
+  db: Queryable,
+  clinicId: string,
+  person: { id: string; givenName: string; familyName: string; bornOn: string; activity: string; at: string },
+): Promise<void> {
+  await db.execute(
+    `INSERT INTO people (clinic_id, id, given_name, family_name, born_on, activity, created_at)
+     VALUES (?, ?, ?, ?, ?, ?, ?)`,
+    [
+      clinicId,
+      person.id,
+      person.givenName,
+      person.familyName,
+      person.bornOn,
+      person.activity,
+      toDatabaseTime(person.at),
+    ],
+  );
+}
+
+function toHead(row: RowDataPacket): EpisodeHead {
+  return {
+    id: row["id"],
+    version: Number(row["version"]),
+    diagnosis: row["diagnosis_text"],
+    involvedSide: row["involved_side"],
+    onsetOn: row["onset_on"],
+    pathwayHash: row["pathway_hash"],
+    startedAt: fromDatabaseTime(row["started_at"]),
+    person: {
+      givenName: row["given_name"],
+      familyName: row["family_name"],
+      bornOn: row["born_on"],
+      activity: row["activity"],
+    },
+  };
+}

@@ -1,0 +1,46 @@
+import type { StairView } from "~/core/interchange/contract";
+import type { CaseFile } from "~/core/interchange/case-file";
+import type { PainSchoolCode } from "~/core/response/pain-school";
+import { writeAudit } from "~/server/audit/audit-repository";
+import type { StaffContext } from "~/server/auth/staff-context";
+import { now } from "~/server/clock";
+import { pool, type Queryable } from "~/server/db/connection";
+import { notFound } from "~/server/http/problem";
+import { loadCases, type LoadedCase } from "./case-loader";
+import { findEpisode } from "./episode-repository";
+import { stairView } from "./stair-view";
+
+const uuidShape = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
+
+/** Loads an episode of the signed-in clinic. @throws ApiProblem 404, also for another clinic's id */
+export async function loadEpisode(
+  staff: StaffContext,
+  id: string,
+  db: Queryable = pool(),
+  asOf = now(),
+): Promise<LoadedCase> {
+  if (!uuidShape.test(id)) throw notFound();
+  const head = await findEpisode(db, staff.clinicId, id);
+  if (!head) throw notFound();
+  const [loaded] = await loadCases(db, staff.clinicId, staff.zone, [head], asOf);
+  if (!loaded) throw notFound();
+  return loaded;
+}
+
+/** The stair of a patient, noted in the audit log as a read of the record. */
+export async function readStair(staff: StaffContext, id: string, preview?: PainSchoolCode): Promise<StairView> {
+  const loaded = await loadEpisode(staff, id);
+  await noteRead(staff, id, "read-stair");
+  return stairView(staff, loaded, preview);
+}
+
+/** The case file of an episode, for export. */
+export async function readCaseFile(staff: StaffContext, id: string): Promise<CaseFile> {
+  const { file } = await loadEpisode(staff, id);
+  await noteRead(staff, id, "export-case");
+  return file;
+}
+
+export async function noteRead(staff: StaffContext, id: string, action: string): Promise<void> {
+  await writeAudit(pool(), staff, { action, kind: "episode", id }, now());
+}

@@ -1,0 +1,51 @@
+import type { Written } from "~/core/interchange/contract";
+import { writeAudit } from "~/server/audit/audit-repository";
+import type { StaffContext } from "~/server/auth/staff-context";
+import { now } from "~/server/clock";
+import type { Connection } from "~/server/db/connection";
+import { inTransaction } from "~/server/db/transaction";
+import { ApiProblem, notFound } from "~/server/http/problem";
+import { loadCases, type LoadedCase } from "./case-loader";
+import { bumpVersion, lockEpisode } from "./episode-repository";
+import { episodeOfFact, type FactTable, type Writing } from "./fact-writer";
+import { loadEpisode } from "./read-episode";
+import { stairView } from "./stair-view";
+
+/** What a write may use while it holds the episode. */
+export interface WriteScope {
+  readonly db: Connection;
+  readonly writing: Writing;
+  readonly loaded: LoadedCase;
+}
+
+/**
+ * Writes one fact into an episode: locks its head, answers a repeated id with what the first call wrote, otherwise
+ * runs `write`, raises the version and notes it in the audit log. All or nothing.
+ */
+export async function writeFact(
+  staff: StaffContext,
+  episodeId: string,
+  fact: { table: FactTable; id: string; action: string },
+  write: (scope: WriteScope) => Promise<void>,
+): Promise<Written> {
+  const at = now();
+  const repeated = await inTransaction(async (db) => {
+    const head = await lockEpisode(db, staff.clinicId, episodeId).catch((error) => {
+      if (String(error).includes("Incorrect uuid value")) throw notFound();
+      throw error;
+    });
+    if (!head) throw notFound();
+    const owner = await episodeOfFact(db, fact.table, staff.clinicId, fact.id);
+    if (owner === episodeId) return true;
+    if (owner !== null) throw new ApiProblem(409, "id-in-use", "This id belongs to another record.");
+    const [loaded] = await loadCases(db, staff.clinicId, staff.zone, [head], at);
+    if (!loaded) throw notFound();
+    const writing: Writing = { clinicId: staff.clinicId, staffId: staff.staffId, episodeId, at };
+    await write({ db, writing, loaded });
+    await bumpVersion(db, staff.clinicId, episodeId);
+    await writeAudit(db, staff, { action: fact.action, kind: fact.table, id: fact.id }, at);
+    return false;
+  });
+  const loaded = await loadEpisode(staff, episodeId);
+  return { id: fact.id, repeated, stair: stairView(staff, loaded) };
+}

@@ -1,0 +1,85 @@
+import type { TSchema } from "@sinclair/typebox";
+import { calculations } from "~/core/calculation/registry";
+import { CaseFile } from "~/core/interchange/case-file";
+import * as contract from "~/core/interchange/contract";
+import { Type } from "@sinclair/typebox";
+
+interface Operation {
+  readonly method: "get" | "post";
+  readonly path: string;
+  readonly summary: string;
+  readonly body?: TSchema;
+  readonly answer: TSchema;
+  readonly example?: unknown;
+}
+
+const caseload = Type.Object({ rows: Type.Array(contract.CaseloadRow) });
+const signedIn = Type.Object({ signedIn: Type.Boolean() });
+const episode = "/api/episodes/{id}";
+
+/** Every endpoint with the schemas that check it; a test compares this list with the route files. */
+export const operations: readonly Operation[] = [
+  { method: "post", path: "/api/sign-in", summary: "Sign in", body: contract.SignInBody, answer: signedIn },
+  { method: "post", path: "/api/sign-out", summary: "Sign out", answer: signedIn },
+  { method: "get", path: "/api/caseload", summary: "Active episodes, worst first", answer: caseload },
+  { method: "get", path: episode, summary: "The stair of a patient", answer: contract.StairView },
+  { method: "get", path: `${episode}/record`, summary: "The record of an episode", answer: contract.RecordView },
+  { method: "get", path: `${episode}/case`, summary: "Export a case file", answer: CaseFile },
+  write("sessions", "Record a session", contract.SessionBody),
+  write("reports", "Record the next day", contract.ReportBody),
+  write("decisions", "Sign, change or refuse a proposal", contract.DecisionBody),
+  write("school", "Set the pain school, with a reason", contract.SchoolBody),
+  write("clearances", "Clear a stopped item in writing", contract.ClearanceBody),
+  {
+    method: "get",
+    path: "/api/calc",
+    summary: "Names of all calculations",
+    answer: Type.Object({ calculations: Type.Array(Type.Object({ name: Type.String() })) }),
+  },
+  ...calculations.map(
+    (c): Operation => ({
+      method: "post",
+      path: `/api/calc/${c.name}`,
+      summary: c.says,
+      body: c.input,
+      answer: c.output,
+      example: c.example,
+    }),
+  ),
+  { method: "get", path: "/api/openapi.json", summary: "This description", answer: Type.Object({}) },
+];
+
+function write(name: string, summary: string, body: TSchema): Operation {
+  return { method: "post", path: `${episode}/${name}`, summary, body, answer: contract.Written };
+}
+
+/** The interface description (OpenAPI 3.1) made from the schemas that check every request. */
+export function openApi(): object {
+  const paths: Record<string, Record<string, object>> = {};
+  for (const operation of operations) {
+    paths[operation.path] = { ...paths[operation.path], [operation.method]: describe(operation) };
+  }
+  return {
+    openapi: "3.1.0",
+    info: { title: "Patient Stair", version: "1", description: "All times are UTC; all quantities are in SI units." },
+    paths,
+  };
+}
+
+function describe({ path, summary, body, answer, example }: Operation): object {
+  const json = (schema: TSchema, sample?: unknown) => ({
+    "application/json": { schema: { ...schema, $id: undefined }, ...(sample === undefined ? {} : { example: sample }) },
+  });
+  const problem = { "application/problem+json": { schema: contract.Problem } };
+  return {
+    summary,
+    ...(path.includes("{id}")
+      ? { parameters: [{ name: "id", in: "path", required: true, schema: { type: "string", format: "uuid" } }] }
+      : {}),
+    ...(body ? { requestBody: { required: true, content: json(body, example) } } : {}),
+    responses: {
+      "200": { description: "Done", content: json(answer) },
+      default: { description: "A problem, by field where one is wrong", content: problem },
+    },
+  };
+}

@@ -1,0 +1,24 @@
+import { spawnSync } from "node:child_process";
+import { existsSync } from "node:fs";
+import { fingerprint, isMarked, mark } from "./fingerprint.mjs";
+import { inRepository, repositoryRoot } from "./root.mjs";
+import { PlainFailure, say } from "./say.mjs";
+
+const inputs = ["src", "public", "astro.config.mjs", "tsconfig.json", "package.json", "package-lock.json"];
+const markFile = inRepository("dist/.inputs");
+
+/** Builds the application for production, unless what it is made from has not changed. */
+export function ensureBuild() {
+  const wanted = fingerprint(inputs);
+  if (isMarked(markFile, wanted) && existsSync(inRepository("dist/server/entry.mjs"))) return;
+  say("building the application");
+  const result = spawnSync(process.execPath, [inRepository("node_modules/astro/astro.js"), "build", "--silent"], {
+    cwd: repositoryRoot,
+    encoding: "utf8",
+    env: { ...process.env, ASTRO_TELEMETRY_DISABLED: "1", NODE_ENV: "production" },
+  });
+  if (result.status !== 0) {
+    throw new PlainFailure(`The application could not be built:\n${result.stdout}\n${result.stderr}`);
+  }
+  mark(markFile, wanted);
+}

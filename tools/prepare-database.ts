@@ -1,0 +1,25 @@
+import { seedDemo } from "~demo/seed";
+import { demoPassword, demoStaff } from "~demo/clinic";
+import { migrate } from "~/server/db/migrate";
+
+/**
+ * Brings a database up to date and, when asked, fills an empty one with the invented clinic.
+ * Called by the start command and by the tests: `prepare-database <folder of db/> [--demo]`.
+ * DATABASE_OWNER_URL migrates; DATABASE_APP_USER, if set, is granted what the application needs.
+ */
+const [folder = "db", ...flags] = process.argv.slice(2);
+const ownerUrl = process.env["DATABASE_OWNER_URL"];
+if (!ownerUrl) throw new Error("DATABASE_OWNER_URL is not set");
+
+try {
+  const applied = await migrate(ownerUrl, folder, process.env["DATABASE_APP_USER"] || null);
+  for (const name of applied) process.stdout.write(`· applied ${name}\n`);
+  if (flags.includes("--demo")) {
+    if (await seedDemo(ownerUrl)) process.stdout.write("· put the invented clinic into the database\n");
+    const accounts = demoStaff.map((member) => member.email);
+    process.stdout.write(`@demo ${JSON.stringify({ accounts, password: demoPassword })}\n`);
+  }
+} catch (error) {
+  process.stderr.write(`${(error as Error).message}\n`);
+  process.exitCode = 1;
+}

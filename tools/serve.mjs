@@ -1,0 +1,72 @@
+// Serves the built application: one process, no state of its own; several may run against one database.
+import http from "node:http";
+import path from "node:path";
+import { pathToFileURL } from "node:url";
+import { inRepository } from "./machine/root.mjs";
+import { PlainFailure, runPlainly } from "./machine/say.mjs";
+
+process.env.ASTRO_NODE_AUTOSTART = "disabled";
+process.env.NODE_ENV ??= "production";
+
+const port = Number(process.env.PORT || 4321);
+const host = process.env.HOST || "127.0.0.1";
+const trustedProxies = (process.env.TRUSTED_PROXY ?? "").split(",").filter(Boolean);
+const largestBodyBytes = 4_194_304;
+
+/** On every answer, static files included; pages set a content policy of their own on top. */
+const headers = {
+  "content-security-policy": "default-src 'none'; frame-ancestors 'none'; base-uri 'none'",
+  "x-content-type-options": "nosniff",
+  "x-frame-options": "DENY",
+  "referrer-policy": "no-referrer",
+  "cross-origin-opener-policy": "same-origin",
+  "cross-origin-resource-policy": "same-origin",
+  "permissions-policy": "camera=(), microphone=(), geolocation=()",
+};
+
+await runPlainly(async () => {
+  const { handler } = await import(pathToFileURL(path.join(inRepository("dist"), "server/entry.mjs")).href);
+  let stopping = false;
+
+  const server = http.createServer((request, response) => {
+    for (const [name, value] of Object.entries(headers)) response.setHeader(name, value);
+    if (stopping) response.setHeader("connection", "close");
+    forgetForwarding(request);
+    if (Number(request.headers["content-length"] ?? 0) > largestBodyBytes) {
+      response.writeHead(413, { "content-type": "application/problem+json", connection: "close" });
+      response.end(JSON.stringify({ type: "/problems/too-large", title: "The body is too large.", status: 413 }));
+      return;
+    }
+    handler(request, response);
+  });
+  server.requestTimeout = 30_000;
+  server.headersTimeout = 15_000;
+  server.once("error", (error) => {
+    const taken = error.code === "EADDRINUSE";
+    process.stderr.write(taken ? `Port ${port} is taken; set PORT to another.\n` : `${error.stack}\n`);
+    process.exit(1);
+  });
+  await new Promise((resolve) => server.listen(port, host, resolve));
+  process.send?.({ listening: server.address().port });
+
+  const stop = () => {
+    if (stopping) return;
+    stopping = true;
+    server.close(() => process.exit(0));
+    server.closeIdleConnections();
+    setTimeout(() => process.exit(0), 10_000).unref();
+  };
+  process.on("SIGTERM", stop);
+  process.on("SIGINT", stop);
+  process.on("disconnect", stop);
+  if (!process.env.DATABASE_URL) throw new PlainFailure("DATABASE_URL is not set; use `npm start`.");
+});
+
+/** Forwarding headers count only when the peer is a proxy we were told to trust. */
+function forgetForwarding(request) {
+  const peer = (request.socket.remoteAddress ?? "").replace(/^::ffff:/, "");
+  if (trustedProxies.includes(peer)) return;
+  for (const name of ["x-forwarded-for", "x-forwarded-host", "x-forwarded-proto", "x-forwarded-port", "forwarded"]) {
+    delete request.headers[name];
+  }
+}

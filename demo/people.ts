@@ -146,8 +146,8 @@ export const demoPeople: readonly DemoPerson[] = [
         { exercise: "rebounds", from: 14 },
       ],
       maximumN: 310,
-      sessions: [...everyOther(37, 5), 3, 1],
-      pain: { 3: [1, 2, 1], 1: [1, 3, 5] },
+      sessions: [...everyOther(36, 4), 2],
+      pain: { 4: [1, 2, 1], 2: [1, 3, 5] },
       irritability: 0.4,
       results: [
         ["hip-adduction-force", "right", 236, 5],
@@ -217,8 +217,8 @@ export const demoPeople: readonly DemoPerson[] = [
         { exercise: "front-plank", from: 64, variant: "front-plank-feet" },
       ],
       maximumN: 290,
-      sessions: everyOther(43, 1),
-      pain: { 1: [0, 0, 0], 3: [0, 0, 0] },
+      sessions: everyOther(42, 2),
+      pain: { 2: [0, 0, 0], 4: [0, 0, 0] },
       irritability: 0.2,
       results: [
         ["hip-adduction-force", "right", 262, 4],

@@ -41,7 +41,15 @@ export async function seedDemo(ownerUrl: string): Promise<boolean> {
       await db.execute(
         `INSERT INTO staff (clinic_id, id, email, name, role, password_hash, created_at)
          VALUES (?, ?, ?, ?, ?, ?, ?)`,
-        [clinicId, demoStaffId(member.key), member.email, member.name, member.role, password, toDatabaseTime(at)],
+        [
+          clinicId,
+          demoStaffId(member.key),
+          member.email,
+          member.name,
+          member.role,
+          password,
+          toDatabaseTime(at),
+        ],
       );
     }
     const today = localDay(at, zone);

@@ -37,7 +37,12 @@ export interface DemoProfile {
   readonly irritability: number;
   /** Pain set by hand on some days: before, during, next day. */
   readonly pain?: Readonly<Record<number, readonly [number, number, number]>>;
-  readonly results: readonly (readonly [measure: string, side: "left" | "right" | "none", value: number, daysAgo: number])[];
+  readonly results: readonly (readonly [
+    measure: string,
+    side: "left" | "right" | "none",
+    value: number,
+    daysAgo: number,
+  ])[];
   readonly signedBy: string;
   /** Whether proposals on the way were signed as they came. */
   readonly signs: boolean;
@@ -51,7 +56,8 @@ export function simulate(profile: DemoProfile, today: string): CaseFile {
   const random = seeded(profile.seed);
   const on = (daysAgo: number, time: string) =>
     DateTime.fromISO(`${today}T${time}`, { zone }).minus({ days: daysAgo }).toUTC().toISO() ?? "";
-  const date = (daysAgo: number) => DateTime.fromISO(today, { zone }).minus({ days: daysAgo }).toISODate() ?? "";
+  const date = (daysAgo: number) =>
+    DateTime.fromISO(today, { zone }).minus({ days: daysAgo }).toISODate() ?? "";
   const id = (...name: (string | number)[]) => demoId(profile.key, ...name);
   const used = new Set(groinPathway.stages.flatMap((s) => s.lanes.flatMap((lane) => lane.exercises)));
 
@@ -146,27 +152,33 @@ export function simulate(profile: DemoProfile, today: string): CaseFile {
     pinch: boolean,
   ): SetRecord[] {
     const { dose } = item.prescription;
-    const sides = exercise(item.exerciseId).sides === "each-side" ? (["left", "right"] as const) : (["both"] as const);
+    const sides =
+      exercise(item.exerciseId).sides === "each-side" ? (["left", "right"] as const) : (["both"] as const);
     const atSite = item.lane === groinPathway.siteLane;
     const pain = during ?? (atSite ? clamp(before + Math.round(who.irritability * rng() * 2)) : 0);
-    const target = dose.effort && item.maximumN ? effortTarget({ maximumN: item.maximumN, ...dose.effort }) : null;
+    const target =
+      dose.effort && item.maximumN ? effortTarget({ maximumN: item.maximumN, ...dose.effort }) : null;
     return Array.from({ length: dose.sets }, (_, n) =>
-      sides.map(
-        (side): SetRecord => ({
-          side,
-          ...(dose.reps ? { reps: rng() < 0.8 ? dose.reps.top : Math.max(dose.reps.bottom, dose.reps.top - 1) } : {}),
-          ...(dose.hold ? { holdSeconds: dose.hold.top } : {}),
-          ...(dose.contacts ? { contacts: dose.contacts.top } : {}),
-          ...(dose.minutes ? { minutes: dose.minutes } : {}),
-          ...(dose.loadKg ? { loadKg: dose.loadKg } : {}),
-          ...(target ? { forceN: Math.round(target.lowN + (target.highN - target.lowN) * (0.4 + rng() * 0.6)) } : {}),
-          painDuring: atSite ? pain : 0,
-          painSite: "episode",
-          effort: 5 + Math.round(rng() * 4) / 2 + (n > 1 ? 0.5 : 0),
-          ...(pinch && atSite && n === dose.sets - 1 ? { limit: { kind: "pinch" as const, pinchGrade: 2 } } : {}),
-          faults: [],
-        }),
-      ),
+      sides.map((side): SetRecord => ({
+        side,
+        ...(dose.reps
+          ? { reps: rng() < 0.8 ? dose.reps.top : Math.max(dose.reps.bottom, dose.reps.top - 1) }
+          : {}),
+        ...(dose.hold ? { holdSeconds: dose.hold.top } : {}),
+        ...(dose.contacts ? { contacts: dose.contacts.top } : {}),
+        ...(dose.minutes ? { minutes: dose.minutes } : {}),
+        ...(dose.loadKg ? { loadKg: dose.loadKg } : {}),
+        ...(target
+          ? { forceN: Math.round(target.lowN + (target.highN - target.lowN) * (0.4 + rng() * 0.6)) }
+          : {}),
+        painDuring: atSite ? pain : 0,
+        painSite: "episode",
+        effort: 5 + Math.round(rng() * 4) / 2 + (n > 1 ? 0.5 : 0),
+        ...(pinch && atSite && n === dose.sets - 1
+          ? { limit: { kind: "pinch" as const, pinchGrade: 2 } }
+          : {}),
+        faults: [],
+      })),
     ).flat();
   }
 }

@@ -34,7 +34,9 @@ await runPlainly(async () => {
     forgetForwarding(request);
     if (Number(request.headers["content-length"] ?? 0) > largestBodyBytes) {
       response.writeHead(413, { "content-type": "application/problem+json", connection: "close" });
-      response.end(JSON.stringify({ type: "/problems/too-large", title: "The body is too large.", status: 413 }));
+      response.end(
+        JSON.stringify({ type: "/problems/too-large", title: "The body is too large.", status: 413 }),
+      );
       return;
     }
     handler(request, response);
@@ -66,7 +68,6 @@ await runPlainly(async () => {
 function forgetForwarding(request) {
   const peer = (request.socket.remoteAddress ?? "").replace(/^::ffff:/, "");
   if (trustedProxies.includes(peer)) return;
-  for (const name of ["x-forwarded-for", "x-forwarded-host", "x-forwarded-proto", "x-forwarded-port", "forwarded"]) {
-    delete request.headers[name];
-  }
+  const kept = Object.entries(request.headers).filter(([name]) => !/^(x-forwarded-|forwarded$)/.test(name));
+  request.headers = Object.fromEntries(kept);
 }

@@ -69,7 +69,11 @@ export function sayKnobValue(name: string, value: KnobValue): string {
 }
 
 /** What a change would do, in words, with newtons where an effort band moves. */
-export function sayChange(change: Change, maximumN: number | null, variantName?: (id: string) => string): string {
+export function sayChange(
+  change: Change,
+  maximumN: number | null,
+  variantName?: (id: string) => string,
+): string {
   if (change.kind === "lane-ready") return t("change.lane-ready");
   if (change.kind === "offer") return t(`change.offer.${change.offer}`);
   if (change.kind === "suspend") return t(`change.suspend.${change.scope}`);

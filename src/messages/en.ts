@@ -58,7 +58,8 @@ export const en = {
   "reason.gate-open": "Every criterion of the gate is met",
   "reason.plateau": "{exercise}: no step for three weeks",
   "reason.quiet": "Nothing heard since {date}",
-  "reason.hold": "Nothing to do but carry on",
+  "reason.hold": "{exercise}: {because}",
+  "reason.nothing": "nothing in the way",
 
   "side.left": "left",
   "side.right": "right",
@@ -85,7 +86,8 @@ export const en = {
   "school.tendon": "tendon",
   "school.threshold-4": "up to 4",
   "school.allows.pain-free": "During: 0. Next morning: no rise.",
-  "school.allows.monitored": "During: up to 2 goes on, 3 to 5 holds. Next morning: at most 1 more than before.",
+  "school.allows.monitored":
+    "During: up to 2 goes on, 3 to 5 holds. Next morning: at most 1 more than before.",
   "school.allows.tendon": "During: up to 3. Next morning: no rise.",
   "school.allows.threshold-4": "During: up to 4. Next morning: at most 1 more than before.",
 
@@ -152,16 +154,20 @@ export const en = {
 
   "evidence.stop-signal": "Stop signal: {signal}.",
   "evidence.pinch": "{date}: pinching or blocking, grade {grade}.",
-  "evidence.pain-during-ease": "{date}: pain {painDuring} during, {painBefore} before: too much under ‘{school}’.",
-  "evidence.next-day-ease": "{date}: next morning {painNextDay}, before the session {painBefore}: a reaction under ‘{school}’.",
+  "evidence.pain-during-ease":
+    "{date}: pain {painDuring} during, {painBefore} before: too much under ‘{school}’.",
+  "evidence.next-day-ease":
+    "{date}: next morning {painNextDay}, before the session {painBefore}: a reaction under ‘{school}’.",
   "evidence.swelling-more": "{date}: more swelling the next day. One or two days off.",
   "evidence.marked-fault-most": "{date}: marked fault in most repetitions of the last set ({faults}).",
   "evidence.below-bottom-twice": "{date} and the training day before: below the bottom of the range.",
   "evidence.absence": "{days} days since the last session.",
   "evidence.second-ease-running": "The second ease running: look at the item as a whole.",
   "evidence.easiest-setting": "Nothing left to turn down at this setting.",
-  "evidence.good-day": "{date}: pain {painBefore} before, {painDuring} during, {painNextDay} next morning; effort {effort}. Counts.",
-  "evidence.good-day-hold-band": "{date}: pain {painDuring} during, next morning fine. Counts by the longer rule.",
+  "evidence.good-day":
+    "{date}: pain {painBefore} before, {painDuring} during, {painNextDay} next morning; effort {effort}. Counts.",
+  "evidence.good-day-hold-band":
+    "{date}: pain {painDuring} during, next morning fine. Counts by the longer rule.",
   "evidence.open-day": "{date}: next-day report not in.",
   "evidence.no-session": "Not done yet.",
   "evidence.report-missing": "{date}: report missing, so the day does not count.",
@@ -169,7 +175,8 @@ export const en = {
   "evidence.sore-start": "{date}: started sore at {painBefore} and rose little: held, not counted against.",
   "evidence.pain-hold-band": "{date}: pain {painDuring} during: tolerable, but no step from it.",
   "evidence.pain-ease-answered": "{date}: pain {painDuring} during, already answered.",
-  "evidence.next-day-hold": "{date}: next morning {painNextDay}, before {painBefore}: a little more than wanted.",
+  "evidence.next-day-hold":
+    "{date}: next morning {painNextDay}, before {painBefore}: a little more than wanted.",
   "evidence.next-day-ease-answered": "{date}: next morning {painNextDay}, already answered.",
   "evidence.effort-above-cap": "{date}: effort {effort}, above {cap}.",
   "evidence.short-of-top": "{date}: not every set at the top of its range.",
@@ -177,8 +184,10 @@ export const en = {
   "evidence.fear": "{date}: fear, not pain, set the limit. Offer support or a smaller range.",
   "evidence.pinch-slight": "{date}: slight pinching.",
   "evidence.stale": "Last done {days} days ago; {limit} at most.",
-  "evidence.settling": "The last change settles until {until} ({daysLeft, plural, one {# day} other {# days}} left).",
-  "evidence.settling-days": "{sessionsLeft, plural, one {# more run} other {# more runs}} at this setting first.",
+  "evidence.settling":
+    "The last change settles until {until} ({daysLeft, plural, one {# day} other {# days}} left).",
+  "evidence.settling-days":
+    "{sessionsLeft, plural, one {# more run} other {# more runs}} at this setting first.",
   "evidence.adherence": "{percent} % of this lane done; {needed} % needed.",
   "evidence.change-budget": "{used} of {limit} harder items this week are used.",
   "evidence.restriction": "Next would be {knob}, but {says}.",
@@ -226,7 +235,8 @@ export const en = {
   "stair.reportFor": "Next-day report for {date}",
   "stair.school": "Pain school",
   "stair.preview": "Preview",
-  "stair.previewing": "Preview of ‘{school}’. In force is ‘{inForce}’; nothing is changed and nothing can be signed here.",
+  "stair.previewing":
+    "Preview of ‘{school}’. In force is ‘{inForce}’; nothing is changed and nothing can be signed here.",
   "stair.endPreview": "End preview",
   "stair.aim": "Aim",
   "stair.tell": "Tell the patient",
@@ -235,7 +245,8 @@ export const en = {
   "stair.noLimits": "None written down.",
   "stair.lane": "Lane",
   "stair.unfilled": "No exercise yet: {lanes}",
-  "stair.lastDecision": "{action, select, accept {Accepted} change {Changed} refuse {Refused} other {Signed}} by {by}, {date}",
+  "stair.lastDecision":
+    "{action, select, accept {Accepted} change {Changed} refuse {Refused} other {Signed}} by {by}, {date}",
   "stair.export": "Case file",
 
   "criterion.met": "met",
@@ -354,6 +365,8 @@ export const en = {
   "record.by": "{by}",
   "record.sessionLine": "Pain before {pain}. {minutes, plural, =0 {} one {# minute.} other {# minutes.}}",
   "record.setsLine": "{exercise}: {work}; pain {pain}, effort {effort}",
+  "record.held": "held {held}",
+  "record.at": "at {load}",
   "record.reportLine": "For {date}: pain on waking {pain}{stiff}{swelling}{late}",
   "record.stiff": ", stiff {minutes} min",
   "record.swelling": ", swelling {swelling}",
@@ -381,6 +394,7 @@ export const en = {
   "keys.record": "record (on a stair)",
   "keys.escape": "close, leave preview",
   "unit.1": "",
+  "unit.{0-10}": "/10",
   "unit.deg": "°",
   "unit.%": "%",
   "unit.N": "N",

@@ -29,9 +29,12 @@ export function label(prefix: string, code: string): string {
 
 /** A local calendar date in words: Tue 24 Nov. */
 export function sayDate(date: string): string {
-  return new Intl.DateTimeFormat("en-GB", { weekday: "short", day: "numeric", month: "short", timeZone: "UTC" }).format(
-    new Date(`${date}T12:00:00Z`),
-  );
+  return new Intl.DateTimeFormat("en-GB", {
+    weekday: "short",
+    day: "numeric",
+    month: "short",
+    timeZone: "UTC",
+  }).format(new Date(`${date}T12:00:00Z`));
 }
 
 /** An instant in the clinic's zone: Tue 24 Nov, 09:30. */

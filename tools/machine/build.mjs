@@ -12,11 +12,15 @@ export function ensureBuild() {
   const wanted = fingerprint(inputs);
   if (isMarked(markFile, wanted) && existsSync(inRepository("dist/server/entry.mjs"))) return;
   say("building the application");
-  const result = spawnSync(process.execPath, [inRepository("node_modules/astro/astro.js"), "build", "--silent"], {
-    cwd: repositoryRoot,
-    encoding: "utf8",
-    env: { ...process.env, ASTRO_TELEMETRY_DISABLED: "1", NODE_ENV: "production" },
-  });
+  const result = spawnSync(
+    process.execPath,
+    [inRepository("node_modules/astro/astro.js"), "build", "--silent"],
+    {
+      cwd: repositoryRoot,
+      encoding: "utf8",
+      env: { ...process.env, ASTRO_TELEMETRY_DISABLED: "1", NODE_ENV: "production" },
+    },
+  );
   if (result.status !== 0) {
     throw new PlainFailure(`The application could not be built:\n${result.stdout}\n${result.stderr}`);
   }

@@ -24,7 +24,9 @@ export function ensurePrograms(names) {
   const command = `apt-get update && apt-get install -y --no-install-recommends ${packages.join(" ")}`;
   const what = missing.map((p) => p.what).join(" and ");
   if (process.getuid?.() !== 0) {
-    throw new PlainFailure(`This machine lacks ${what}. Run this once, then try again:\n  sudo sh -c '${command}'`);
+    throw new PlainFailure(
+      `This machine lacks ${what}. Run this once, then try again:\n  sudo sh -c '${command}'`,
+    );
   }
   say(`installing ${what} from Debian's packages`);
   const result = spawnSync("sh", ["-c", command], {

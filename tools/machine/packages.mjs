@@ -12,10 +12,14 @@ export function ensurePackages() {
   say("installing the packages the lock file names (about a minute the first time)");
   // `npm ci` refuses a lock file made against a registry that lacks optional builds for other platforms;
   // `install --no-save` takes the same versions and checksums from it and leaves it untouched.
-  const result = spawnSync("npm", ["install", "--no-save", "--include=dev", "--no-audit", "--loglevel=error"], {
-    cwd: repositoryRoot,
-    stdio: ["ignore", "ignore", "inherit"],
-  });
+  const result = spawnSync(
+    "npm",
+    ["install", "--no-save", "--include=dev", "--no-audit", "--loglevel=error"],
+    {
+      cwd: repositoryRoot,
+      stdio: ["ignore", "ignore", "inherit"],
+    },
+  );
   if (result.status !== 0) {
     throw new PlainFailure(
       "The packages could not be installed. Check that this machine reaches the npm registry, then run the command again.",

@@ -94,7 +94,8 @@ export const sideLyingAdduction: Exercise = {
     { code: "hip-sags", name: "Hips sag towards the floor" },
     { code: "trunk-turns", name: "Trunk turns backward" },
   ],
-  caution: "The highest adductor load in this list: soreness for two days is usual at first, pain at the site is not.",
+  caution:
+    "The highest adductor load in this list: soreness for two days is usual at first, pain at the site is not.",
   variants: [
     {
       id: "side-lying-adduction-knee",

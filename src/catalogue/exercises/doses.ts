@@ -77,7 +77,7 @@ export const springDose: Dose = {
 export const runningDose: Dose = {
   style: "running",
   policy: "running",
-  sets: 6,
+  sets: 4,
   minutes: 1,
   restSeconds: 90,
   daysPerWeek: 3,

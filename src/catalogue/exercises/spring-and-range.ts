@@ -119,7 +119,7 @@ export const runningSteps: Exercise = {
       settings: { direction: "forward", speed: 60 },
       dose: runningDose,
       turns: [
-        { knob: "minutes", ladder: [1, 2, 4, 6, 10, 20] },
+        { knob: "minutes", ladder: [1, 2, 3, 4, 5] },
         { knob: "speed", ladder: [60, 70, 80, 90, 100] },
       ],
       position: "standing",

@@ -53,7 +53,8 @@ const protect: Stage = {
   code: "protect",
   name: "Protect",
   aim: "Settle the injury and walk without pain.",
-  expect: "A few quiet days. Walking comes back first; no stretching of the inner thigh and no testing of strength.",
+  expect:
+    "A few quiet days. Walking comes back first; no stretching of the inner thigh and no testing of strength.",
   school: "pain-free",
   lanes: [
     { lane: "adductors", exercises: ["ball-squeeze"] },

@@ -16,7 +16,9 @@ export interface Calculation<I extends TSchema = TSchema, O extends TSchema = TS
 }
 
 /** Keeps the link between a calculation's schemas and its function while it is defined. */
-export function calculation<I extends TSchema, O extends TSchema>(definition: Calculation<I, O>): Calculation {
+export function calculation<I extends TSchema, O extends TSchema>(
+  definition: Calculation<I, O>,
+): Calculation {
   return definition as unknown as Calculation;
 }
 

@@ -115,8 +115,22 @@ export const gateExample: GateInput = {
   involvedSide: "left",
   measures: [adduction],
   results: [
-    { id: "r1", measure: adduction.code, side: "left", value: 160, takenOn: "2026-03-10", occasion: "since-injury" },
-    { id: "r2", measure: adduction.code, side: "right", value: 200, takenOn: "2026-03-10", occasion: "since-injury" },
+    {
+      id: "r1",
+      measure: adduction.code,
+      side: "left",
+      value: 160,
+      takenOn: "2026-03-10",
+      occasion: "since-injury",
+    },
+    {
+      id: "r2",
+      measure: adduction.code,
+      side: "right",
+      value: 200,
+      takenOn: "2026-03-10",
+      occasion: "since-injury",
+    },
   ],
   effortDays: [],
 };
@@ -181,7 +195,14 @@ export const caseExample: CaseFile = {
   ),
   results: [
     ...gateExample.results,
-    { id: "r3", measure: "squeeze-force", side: "none", value: 180, takenOn: "2026-03-05", occasion: "since-injury" },
+    {
+      id: "r3",
+      measure: "squeeze-force",
+      side: "none",
+      value: 180,
+      takenOn: "2026-03-05",
+      occasion: "since-injury",
+    },
   ],
   decisions: [],
   clearances: [],

@@ -75,7 +75,10 @@ export const DecideInput = Type.Object(
     laneAdherencePercent: Type.Optional(Type.Number({ minimum: 0, maximum: 100 })),
     changeBudget: Type.Optional(
       Type.Object(
-        { limit: Type.Integer({ minimum: 0, maximum: 20 }), used: Type.Integer({ minimum: 0, maximum: 200 }) },
+        {
+          limit: Type.Integer({ minimum: 0, maximum: 20 }),
+          used: Type.Integer({ minimum: 0, maximum: 200 }),
+        },
         { additionalProperties: false },
       ),
     ),

@@ -83,7 +83,14 @@ export const CriterionResult = Type.Object({
   takenOn: Type.Union([Type.String({ format: "date" }), Type.Null()]),
   /** What the value was compared with, or why it cannot be judged. */
   note: Type.Union([
-    oneOf(["other-side", "pre-injury", "clinic-norm", "own-best", "both-sides-injured", "needs-the-other-side"]),
+    oneOf([
+      "other-side",
+      "pre-injury",
+      "clinic-norm",
+      "own-best",
+      "both-sides-injured",
+      "needs-the-other-side",
+    ]),
     Type.Null(),
   ]),
 });

@@ -81,9 +81,7 @@ export const CaseFile = Type.Object(
     restrictions: Type.Array(Restriction),
     items: Type.Array(CaseItem),
     sessions: Type.Array(CaseSession),
-    reports: Type.Array(
-      Type.Object({ id, trainingDate: date, ...NextDayReport.properties }, closed),
-    ),
+    reports: Type.Array(Type.Object({ id, trainingDate: date, ...NextDayReport.properties }, closed)),
     results: Type.Array(MeasureResult),
     decisions: Type.Array(CaseDecision),
     clearances: Type.Array(Type.Object({ id, itemId: id, at: instant, reason: Type.String() }, closed)),

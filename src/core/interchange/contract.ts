@@ -1,5 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { Proposal } from "~/core/decision/decide-input";
+import { Evidence } from "~/core/decision/evidence";
 import { oneOf } from "~/core/dose/dose";
 import { GateResult } from "~/core/gate/gate";
 import { InvolvedSide } from "~/core/measure/side-value";
@@ -113,7 +114,10 @@ export const attentionCodes = [
 export const Attention = oneOf(attentionCodes);
 export type Attention = Static<typeof Attention>;
 
-const Person = Type.Object({ givenName: Type.String(), familyName: Type.String(), activity: Type.String() }, closed);
+const Person = Type.Object(
+  { givenName: Type.String(), familyName: Type.String(), activity: Type.String() },
+  closed,
+);
 
 export const CaseloadRow = Type.Object(
   {
@@ -127,7 +131,16 @@ export const CaseloadRow = Type.Object(
     daysSinceOnset: Type.Integer(),
     attention: Attention,
     /** The item or day behind the attention, for the one-line reason. */
-    reason: Type.Object({ rule: Type.String(), exercise: Type.String(), date: Type.String() }, closed),
+    reason: Type.Object(
+      {
+        rule: Type.String(),
+        exercise: Type.String(),
+        date: Type.String(),
+        /** What stands first among the item's evidence; null when the attention is not about an item. */
+        evidence: Type.Union([Evidence, Type.Null()]),
+      },
+      closed,
+    ),
     alsoWaiting: Type.Integer({ description: "Further items with something to sign" }),
     lastSessionOn: Type.Union([date, Type.Null()]),
   },
@@ -150,7 +163,10 @@ export const StairItem = Type.Object(
     /** 0…1: how far the lane has come in this stage's own order of knobs. */
     progress: Type.Number({ minimum: 0, maximum: 1 }),
     lastDecision: Type.Union([
-      Type.Object({ action: oneOf(["accept", "change", "refuse"]), at: instant, signedBy: Type.String() }, closed),
+      Type.Object(
+        { action: oneOf(["accept", "change", "refuse"]), at: instant, signedBy: Type.String() },
+        closed,
+      ),
       Type.Null(),
     ]),
   },
@@ -196,7 +212,10 @@ export const StairView = Type.Object(
     gate: Type.Union([GateResult, Type.Null()]),
     items: Type.Array(StairItem),
     restrictions: Type.Array(
-      Type.Object({ says: Type.String(), until: Type.Union([date, Type.Null()]), origin: Type.String() }, closed),
+      Type.Object(
+        { says: Type.String(), until: Type.Union([date, Type.Null()]), origin: Type.String() },
+        closed,
+      ),
     ),
     /** Local date of the latest training day that is open, if any. */
     openDay: Type.Union([date, Type.Null()]),
@@ -228,13 +247,28 @@ export const RecordEntry = Type.Union([
     },
     closed,
   ),
-  Type.Object({ kind: Type.Literal("decision"), at: instant, by: Type.String(), decision: CaseDecision }, closed),
   Type.Object(
-    { kind: Type.Literal("stage"), at: instant, by: Type.String(), stageName: Type.String(), reason: Type.String() },
+    { kind: Type.Literal("decision"), at: instant, by: Type.String(), decision: CaseDecision },
     closed,
   ),
   Type.Object(
-    { kind: Type.Literal("school"), at: instant, by: Type.String(), school: PainSchoolCode, reason: Type.String() },
+    {
+      kind: Type.Literal("stage"),
+      at: instant,
+      by: Type.String(),
+      stageName: Type.String(),
+      reason: Type.String(),
+    },
+    closed,
+  ),
+  Type.Object(
+    {
+      kind: Type.Literal("school"),
+      at: instant,
+      by: Type.String(),
+      school: PainSchoolCode,
+      reason: Type.String(),
+    },
     closed,
   ),
   Type.Object(

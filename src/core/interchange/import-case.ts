@@ -26,7 +26,11 @@ export function danglingReferences(file: CaseFile): FieldProblem[] {
   };
   file.items.forEach((item, i) => {
     const variants = new Set(exercises.get(item.exerciseId)?.variants.map((v) => v.id));
-    need(exercises.has(item.exerciseId), `/items/${i}/exerciseId`, "names an exercise that is not in the file");
+    need(
+      exercises.has(item.exerciseId),
+      `/items/${i}/exerciseId`,
+      "names an exercise that is not in the file",
+    );
     item.prescriptions.forEach((entry, p) =>
       need(
         variants.has(entry.prescription.variantId),
@@ -37,7 +41,11 @@ export function danglingReferences(file: CaseFile): FieldProblem[] {
   });
   file.sessions.forEach((session, s) =>
     session.items.forEach((done, i) =>
-      need(items.has(done.itemId), `/sessions/${s}/items/${i}/itemId`, "names an item that is not in the plan"),
+      need(
+        items.has(done.itemId),
+        `/sessions/${s}/items/${i}/itemId`,
+        "names an item that is not in the plan",
+      ),
     ),
   );
   file.decisions.forEach((d, i) =>

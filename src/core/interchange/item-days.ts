@@ -40,7 +40,10 @@ export function itemDays(file: CaseFile, itemId: string): TrainingDay[] {
 }
 
 /** The latest report that came in time to count; a correction that came too late does not undo it. */
-function reportThatCounts(reports: CaseFile["reports"], endedAt: string): CaseFile["reports"][number] | undefined {
+function reportThatCounts(
+  reports: CaseFile["reports"],
+  endedAt: string,
+): CaseFile["reports"][number] | undefined {
   const sorted = [...reports].sort((a, b) => Date.parse(a.receivedAt) - Date.parse(b.receivedAt));
   const inTime = sorted.filter(
     (r) => Date.parse(r.receivedAt) - Date.parse(endedAt) <= reportCountsHours * 3_600_000,

@@ -111,8 +111,15 @@ export function decideInput(
   const exercise = exerciseOf(file, item.exerciseId);
   const current = present(item, file.asOf);
   const decisions = file.decisions.filter((d) => d.itemId === item.id && d.at <= file.asOf);
-  const clearedAt = file.clearances.filter((c) => c.itemId === item.id).map((c) => c.at).sort().at(-1);
-  const answeredAt = decisions.map((d) => d.at).sort().at(-1);
+  const clearedAt = file.clearances
+    .filter((c) => c.itemId === item.id)
+    .map((c) => c.at)
+    .sort()
+    .at(-1);
+  const answeredAt = decisions
+    .map((d) => d.at)
+    .sort()
+    .at(-1);
   const maximumN = maximumFor(file, current.prescription);
   return {
     exercise,
@@ -186,6 +193,14 @@ function effortDaysOf(item: CaseItem, input: DecideInput): EffortDay[] {
     if (forces.length === 0 || !judgement) return [];
     const withinRule = judgement.during === "go" && judgement.nextDay === "fine";
     const effortPercent = (Math.min(...forces) / maximumN) * 100;
-    return [{ exercise: item.exerciseId, date: day.date, closed: judgement.state !== "open", withinRule, effortPercent }];
+    return [
+      {
+        exercise: item.exerciseId,
+        date: day.date,
+        closed: judgement.state !== "open",
+        withinRule,
+        effortPercent,
+      },
+    ];
   });
 }

@@ -39,7 +39,9 @@ function withoutId(schema: TSchema): object {
 
 /** Alternatives of a union complain one by one; only what names a field helps the reader. */
 function plain(errors: readonly ErrorObject[]): FieldProblem[] {
-  const words = errors.filter((e) => e.keyword !== "if").map((e) => ({ path: pathOf(e), problem: wordsFor(e) }));
+  const words = errors
+    .filter((e) => e.keyword !== "if")
+    .map((e) => ({ path: pathOf(e), problem: wordsFor(e) }));
   const literals = (path: string) => errors.filter((e) => e.keyword === "const" && e.instancePath === path);
   const seen = new Set<string>();
   return words

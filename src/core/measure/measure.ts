@@ -7,7 +7,10 @@ export const Measure = Type.Object(
   {
     code: Type.String({ minLength: 1, maxLength: 60 }),
     name: Type.String({ minLength: 1, maxLength: 120 }),
-    unit: Type.String({ maxLength: 20, description: "UCUM code; '1' for counts and scores" }),
+    unit: Type.String({
+      maxLength: 20,
+      description: "UCUM code; '1' for counts, '{0-10}' for a rating scale",
+    }),
     sides: oneOf(["each", "none"], "Taken on each leg, or once for the person"),
     better: oneOf(["higher", "lower"]),
     summary: oneOf(["best", "worst", "latest"], "How results of one day become one value"),

@@ -20,9 +20,18 @@ export function latestValue(
   const fitting = results.filter(
     (r) => r.measure === measure.code && r.side === side && r.occasion === "since-injury",
   );
-  const takenOn = fitting.map((r) => r.takenOn).sort().at(-1);
+  const takenOn = fitting
+    .map((r) => r.takenOn)
+    .sort()
+    .at(-1);
   if (takenOn === undefined) return null;
-  return { takenOn, value: summarise(measure, fitting.filter((r) => r.takenOn === takenOn)) };
+  return {
+    takenOn,
+    value: summarise(
+      measure,
+      fitting.filter((r) => r.takenOn === takenOn),
+    ),
+  };
 }
 
 /** The best value ever taken on a side since the injury. */

@@ -10,7 +10,11 @@ export const Stage = Type.Object(
     code: Type.String({ minLength: 1, maxLength: 40 }),
     name: Type.String({ minLength: 1, maxLength: 40 }),
     aim: Type.String({ minLength: 1, maxLength: 240 }),
-    expect: Type.String({ minLength: 1, maxLength: 400, description: "What the patient should be told to expect" }),
+    expect: Type.String({
+      minLength: 1,
+      maxLength: 400,
+      description: "What the patient should be told to expect",
+    }),
     school: PainSchoolCode,
     lanes: Type.Array(
       Type.Object(

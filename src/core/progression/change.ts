@@ -17,11 +17,17 @@ export const Change = Type.Union([
   ),
   Type.Object({ kind: Type.Literal("lane-ready"), lane: Lane }, { additionalProperties: false }),
   Type.Object(
-    { kind: Type.Literal("offer"), offer: oneOf(["more-volume", "another-variant", "referral", "swap", "lane-review"]) },
+    {
+      kind: Type.Literal("offer"),
+      offer: oneOf(["more-volume", "another-variant", "referral", "swap", "lane-review"]),
+    },
     { additionalProperties: false },
   ),
   Type.Object(
-    { kind: Type.Literal("suspend"), scope: oneOf(["item", "lane", "impact", "hamstrings", "session", "plan"]) },
+    {
+      kind: Type.Literal("suspend"),
+      scope: oneOf(["item", "lane", "impact", "hamstrings", "session", "plan"]),
+    },
     { additionalProperties: false },
   ),
 ]);

@@ -6,7 +6,11 @@ import { notch } from "./notch";
 import type { KnobValue, Prescription } from "./prescription";
 
 /** One notch easier on the named knob of the present variant, or null where it cannot be turned. */
-export function easierKnob(exercise: Exercise, prescription: Prescription, knobName: string): TurnedChange | null {
+export function easierKnob(
+  exercise: Exercise,
+  prescription: Prescription,
+  knobName: string,
+): TurnedChange | null {
   const turn = variantOf(exercise, prescription.variantId).turns.find((t) => t.knob === knobName);
   const to = turn ? notch(turn, prescription, -1) : null;
   return to === null ? null : turnTo(prescription, knobName, to);

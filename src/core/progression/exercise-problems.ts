@@ -40,7 +40,8 @@ function variantProblems(variant: Variant, path: string): FieldProblem[] {
     const order = turn.ladder.map((value) =>
       knob.words ? knob.words.indexOf(String(value)) : upper(value) * (knob.harderIs === "up" ? 1 : -1),
     );
-    if (knob.words && order.includes(-1)) return [{ path: `${at}/ladder`, problem: `has a word ${turn.knob} lacks` }];
+    if (knob.words && order.includes(-1))
+      return [{ path: `${at}/ladder`, problem: `has a word ${turn.knob} lacks` }];
     const rises = order.every((value, i) => i === 0 || value > (order[i - 1] ?? -Infinity));
     return rises ? [] : [{ path: `${at}/ladder`, problem: "does not run from easy to hard" }];
   });
@@ -55,7 +56,8 @@ export function doseProblems(dose: Dose, path: string): FieldProblem[] {
     problems.push({ path, problem: "asks for nothing: give reps, a hold, contacts or minutes" });
   }
   for (const [name, range] of Object.entries({ reps, hold, contacts })) {
-    if (range && range.bottom > range.top) problems.push({ path: `${path}/${name}`, problem: "bottom is above top" });
+    if (range && range.bottom > range.top)
+      problems.push({ path: `${path}/${name}`, problem: "bottom is above top" });
   }
   if (effort && effort.lowPercent > effort.highPercent) {
     problems.push({ path: `${path}/effort`, problem: "the lower end is above the upper" });

@@ -42,7 +42,13 @@ export function harder(exercise: Exercise, prescription: Prescription, options: 
     const next = knob.write(prescription, to);
     const stop = obstacle(next, variant, options.restrictions, options.today);
     if (stop) return { found: "restriction", restriction: stop, knob: turn.knob };
-    const change: TurnedChange = { kind: "knob", knob: turn.knob, from: knob.read(prescription) ?? 0, to, prescription: next };
+    const change: TurnedChange = {
+      kind: "knob",
+      knob: turn.knob,
+      from: knob.read(prescription) ?? 0,
+      to,
+      prescription: next,
+    };
     return { found: "change", change };
   }
   if (leftAlone) return { found: "left-alone", knob: leftAlone };
@@ -79,11 +85,16 @@ export function variantChange(
 }
 
 /** The movement knob in which two neighbouring variants differ. @throws RangeError unless it is exactly one */
-export function differingSetting(from: Exercise["variants"][number], to: Exercise["variants"][number]): string {
+export function differingSetting(
+  from: Exercise["variants"][number],
+  to: Exercise["variants"][number],
+): string {
   const sameDose = { ...firstPrescription(from), dose: to.dose };
   const names = turnedKnobs(sameDose, firstPrescription(to));
   if (names.length !== 1 || names[0] === undefined) {
-    throw new RangeError(`${from.id} and ${to.id} differ in ${names.length} knobs (${names.join(", ")}), not in one`);
+    throw new RangeError(
+      `${from.id} and ${to.id} differ in ${names.length} knobs (${names.join(", ")}), not in one`,
+    );
   }
   return names[0];
 }

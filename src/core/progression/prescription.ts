@@ -10,7 +10,8 @@ export const Prescription = Type.Object(
   {
     variantId: Type.String({ minLength: 1, maxLength: 80 }),
     settings: Type.Record(Type.String(), KnobValue, {
-      description: "Knobs that belong to the movement; those of the dose (effort, hold, reps, …) stand in the dose",
+      description:
+        "Knobs that belong to the movement; those of the dose (effort, hold, reps, …) stand in the dose",
     }),
     dose: Dose,
   },

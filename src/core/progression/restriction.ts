@@ -57,7 +57,9 @@ export function obstacle(
   today: string,
 ): Restriction | null {
   const inForce = restrictions.filter((r) => r.until === undefined || today <= r.until);
-  const surgeonFirst = [...inForce].sort((a, b) => Number(b.origin === "surgeon") - Number(a.origin === "surgeon"));
+  const surgeonFirst = [...inForce].sort(
+    (a, b) => Number(b.origin === "surgeon") - Number(a.origin === "surgeon"),
+  );
   return surgeonFirst.find((r) => broken[r.kind](r as never, prescription, variant)) ?? null;
 }
 

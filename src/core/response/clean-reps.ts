@@ -22,7 +22,9 @@ export function markedReps(set: Pick<SetRecord, "reps" | "faults">): number {
 /** True when a marked fault was seen in half or more of the set's reps (or of its single hold). */
 export function markedInMostReps(set: Pick<SetRecord, "reps" | "faults">): boolean {
   if (set.reps === undefined) return set.faults.some((f) => isMarked(f) && f.reps !== "some");
-  return set.faults.some((f) => isMarked(f) && f.reps === "most") || markedReps(set) * 2 >= Math.max(1, set.reps);
+  return (
+    set.faults.some((f) => isMarked(f) && f.reps === "most") || markedReps(set) * 2 >= Math.max(1, set.reps)
+  );
 }
 
 function isMarked(fault: FaultRecord): boolean {

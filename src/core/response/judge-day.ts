@@ -121,7 +121,12 @@ function reaches(set: SetRecord, { dose, maximumN }: DayContext, end: "bottom" |
     [set.holdSeconds ?? 0, dose.hold?.[end]],
     [set.contacts ?? 0, dose.contacts?.[end]],
     [set.minutes ?? 0, dose.minutes],
-    [set.forceN, dose.effort && maximumN !== null ? effortTarget({ maximumN, ...dose.effort }).lowN : undefined],
+    [
+      set.forceN,
+      dose.effort && maximumN !== null ? effortTarget({ maximumN, ...dose.effort }).lowN : undefined,
+    ],
   ];
-  return done.every(([value, wanted]) => value === undefined || wanted === undefined || value >= wanted - 1e-9);
+  return done.every(
+    ([value, wanted]) => value === undefined || wanted === undefined || value >= wanted - 1e-9,
+  );
 }

@@ -2,7 +2,10 @@ import { Type, type Static } from "@sinclair/typebox";
 import { oneOf } from "~/core/dose/dose";
 import { Pain } from "./pain-response";
 
-export const Side = oneOf(["left", "right", "both"], "Side that worked; 'both' when both legs share the work");
+export const Side = oneOf(
+  ["left", "right", "both"],
+  "Side that worked; 'both' when both legs share the work",
+);
 export type Side = Static<typeof Side>;
 
 export const limitKinds = ["pain", "pinch", "block", "stretch", "fear", "weakness", "wrong-place"] as const;
@@ -13,7 +16,11 @@ export const FaultRecord = Type.Object(
   {
     fault: Type.String({ minLength: 1, maxLength: 60 }),
     severity: oneOf(["slight", "marked"]),
-    reps: Type.Union([Type.Integer({ minimum: 1, maximum: 200 }), Type.Literal("some"), Type.Literal("most")]),
+    reps: Type.Union([
+      Type.Integer({ minimum: 1, maximum: 200 }),
+      Type.Literal("some"),
+      Type.Literal("most"),
+    ]),
     phase: Type.Optional(oneOf(faultPhases)),
   },
   { additionalProperties: false },

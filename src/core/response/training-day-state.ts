@@ -17,7 +17,10 @@ export type TrainingDayState = "open" | "reported" | "unreported";
  * @example // ten hours after the session, no report: "open"; forty hours after it: "unreported"
  * Source: handbook of this product; common practice is to ask within 24 hours.
  */
-export function trainingDayState(day: Pick<TrainingDay, "lastSessionAt" | "report">, now: string): TrainingDayState {
+export function trainingDayState(
+  day: Pick<TrainingDay, "lastSessionAt" | "report">,
+  now: string,
+): TrainingDayState {
   const ended = Date.parse(day.lastSessionAt);
   const present = Date.parse(now);
   if (day.report && Date.parse(day.report.receivedAt) <= present) {

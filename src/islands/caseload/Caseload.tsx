@@ -42,7 +42,9 @@ export default function Caseload({ rows }: { rows: CaseloadRow[] }) {
           >
             <OutcomeMark mark={code} size={18} />
             {t(`attention.${code}`)}
-            <span className="badge badge-neutral badge-sm">{rows.filter((r) => r.attention === code).length}</span>
+            <span className="badge badge-neutral badge-sm">
+              {rows.filter((r) => r.attention === code).length}
+            </span>
           </button>
         ))}
       </div>

@@ -1,6 +1,7 @@
 import type { CaseloadRow } from "~/core/interchange/contract";
 import OutcomeMark from "~/islands/frame/OutcomeMark";
 import type { MessageKey } from "~/messages/en";
+import { sayEvidence } from "~/messages/describe";
 import { isKey, label, sayDate, t } from "~/messages/say";
 import MiniStair from "./MiniStair";
 
@@ -12,7 +13,7 @@ export default function CaseloadLine({ row }: { row: CaseloadRow }) {
     <li>
       <a
         href={`/episodes/${row.episodeId}`}
-        className="bg-base-100 border-base-300 hover:border-primary grid min-h-16 grid-cols-[2rem_1fr] items-center gap-x-4 gap-y-1 rounded-lg border px-4 py-2 md:grid-cols-[2rem_9rem_minmax(13rem,1.2fr)_minmax(12rem,1fr)_9.5rem_9rem]"
+        className="bg-base-100 border-base-300 hover:border-primary grid min-h-14 grid-cols-[2rem_1fr] items-center gap-x-4 gap-y-1 rounded-lg border px-4 py-2 md:grid-cols-[2rem_8.5rem_minmax(14rem,1.25fr)_minmax(13rem,1.1fr)_9.5rem_12rem]"
       >
         <OutcomeMark mark={attention} size={30} />
         <span className="text-lg font-semibold">{t(`attention.${attention}`)}</span>
@@ -21,13 +22,15 @@ export default function CaseloadLine({ row }: { row: CaseloadRow }) {
             {person.givenName} {person.familyName}
           </span>
           <span className="text-base-content/75 text-sm">
-            {person.activity} · {row.diagnosis}, {side}
+            {person.activity} · <strong className="font-semibold">{side}</strong> · {row.diagnosis}
           </span>
         </span>
         <span className="col-start-2 md:col-start-auto">
           {sayReason(row)}
           {row.alsoWaiting > 0 && (
-            <span className="text-base-content/75 block text-sm">{t("caseload.more", { count: row.alsoWaiting })}</span>
+            <span className="text-base-content/75 block text-sm">
+              {t("caseload.more", { count: row.alsoWaiting })}
+            </span>
           )}
         </span>
         <span className="col-start-2 flex items-center gap-2 md:col-start-auto md:block">
@@ -50,5 +53,6 @@ function sayReason({ attention, reason }: CaseloadRow): string {
   const date = reason.date ? sayDate(reason.date) : "";
   const special = `reason.${rule}`;
   const key: MessageKey = isKey(special) ? special : `reason.${attention}`;
-  return t(key, { exercise, date, why: label("rule", rule) });
+  const because = reason.evidence ? sayEvidence(reason.evidence) : t("reason.nothing");
+  return t(key, { exercise, date, why: label("rule", rule), because });
 }

@@ -11,7 +11,11 @@ export default function MiniStair({ number, count }: { number: number; count: nu
           width={width - 1.5}
           height={(i + 1) * rise + 2}
           className={
-            i + 1 === number ? "fill-primary" : i + 1 < number ? "fill-primary/35" : "fill-base-300 stroke-base-content/30"
+            i + 1 === number
+              ? "fill-primary"
+              : i + 1 < number
+                ? "fill-primary/35"
+                : "fill-base-300 stroke-base-content/30"
           }
           strokeWidth={i + 1 > number ? 0.6 : 0}
         />

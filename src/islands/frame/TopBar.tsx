@@ -13,7 +13,8 @@ interface Props {
 
 const themes = ["quarry", "quarry-night"] as const;
 const isTyping = (target: EventTarget | null) =>
-  target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+  target instanceof HTMLElement &&
+  (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 
 async function signOut() {
   sessionStorage.clear();
@@ -55,21 +56,32 @@ export default function TopBar({ name, role, clinic }: Props) {
           <span className="hidden sm:inline">{clinic}</span>
           <span className="sm:hidden">{t("frame.caseload")}</span>
         </a>
-        <span className="ml-auto hidden text-sm sm:inline">
+        <span className="ml-auto" />
+        <span className="hidden text-sm sm:inline">
           {name}, {t(`role.${role}`)}
         </span>
-        <button type="button" className="btn btn-ghost btn-square" onClick={switchTheme} aria-label={t("frame.theme")}>
+        <button
+          type="button"
+          className="btn btn-ghost btn-square text-primary-content hover:text-base-content"
+          onClick={switchTheme}
+          aria-label={t("frame.theme")}
+        >
           <SunMoon className="size-5" aria-hidden />
         </button>
         <button
           type="button"
-          className="btn btn-ghost btn-square"
+          className="btn btn-ghost btn-square text-primary-content hover:text-base-content"
           onClick={() => dialog.current?.showModal()}
           aria-label={t("frame.keys")}
         >
           <CircleHelp className="size-5" aria-hidden />
         </button>
-        <button type="button" className="btn btn-ghost max-sm:btn-square" onClick={signOut} aria-label={t("frame.signOut")}>
+        <button
+          type="button"
+          className="btn btn-ghost max-sm:btn-square text-primary-content hover:text-base-content"
+          onClick={signOut}
+          aria-label={t("frame.signOut")}
+        >
           <LogOut className="size-5" aria-hidden />
           <span className="hidden sm:inline">{t("frame.signOut")}</span>
         </button>

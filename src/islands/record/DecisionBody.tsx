@@ -18,7 +18,10 @@ export default function DecisionBody({ decision, record }: Props) {
     <div>
       <p className="flex flex-wrap items-center gap-2 font-semibold">
         <OutcomeMark mark={proposal.outcome} size={22} />
-        {t("record.decisionLine", { exercise: exercise?.name ?? "", outcome: t(`outcome.${proposal.outcome}`) })}
+        {t("record.decisionLine", {
+          exercise: exercise?.name ?? "",
+          outcome: t(`outcome.${proposal.outcome}`),
+        })}
         <span className="font-normal">{sayRule(proposal.rule, proposal.evidence)}</span>
         <span className="badge badge-neutral">{t(`record.action.${action}`)}</span>
       </p>

@@ -1,37 +1,41 @@
 import type { SetRecord } from "~/core/response/session-record";
-import { t } from "~/messages/say";
+import { sayNumber, t } from "~/messages/say";
 
-/** The sets of one item in a line: 5 × 10 s, 110 N; worst pain, highest effort. */
+/** The sets of one item in a line: 5 × 10 s, 108–115 N; worst pain, highest effort. */
 export function saySets(exercise: string, sets: readonly SetRecord[]): string {
-  const texts = sets.map(sayOne);
-  const groups: { text: string; count: number }[] = [];
-  for (const text of texts) {
-    const last = groups.at(-1);
-    if (last?.text === text) last.count += 1;
-    else groups.push({ text, count: 1 });
+  const alike = new Map<string, SetRecord[]>();
+  for (const set of sets) {
+    const work = sayWork(set);
+    alike.set(work, [...(alike.get(work) ?? []), set]);
   }
-  const alternating = groups.length > 2 && new Set(texts).size <= 2;
-  const work = alternating
-    ? [...new Set(texts)].map((text) => `${texts.filter((x) => x === text).length} × ${text}`)
-    : groups.map(({ text, count }) => `${count} × ${text}`);
+  const work = [...alike].map(([text, group]) => `${group.length} × ${text}${sayForces(group)}`);
   return t("record.setsLine", {
     exercise,
-    work: work.join(", "),
+    work: work.join("; "),
     pain: Math.max(...sets.map((set) => set.painDuring)),
     effort: Math.max(...sets.map((set) => set.effort)),
   });
 }
 
-function sayOne(set: SetRecord): string {
+/** What one set was, without its force, which differs from set to set. */
+function sayWork(set: SetRecord): string {
+  const { reps, holdSeconds, contacts, minutes, loadKg, side, limit } = set;
+  const held =
+    holdSeconds === undefined || (reps !== undefined && holdSeconds <= 1) ? "" : `${holdSeconds} s`;
   const parts = [
-    set.reps === undefined ? "" : `${set.reps}`,
-    set.holdSeconds === undefined ? "" : `${set.holdSeconds} s`,
-    set.contacts === undefined ? "" : t("dose.contacts", { contacts: set.contacts }),
-    set.minutes === undefined ? "" : `${set.minutes} min`,
-    set.forceN === undefined ? "" : `${set.forceN} N`,
-    set.loadKg === undefined ? "" : `${set.loadKg} kg`,
-    set.side === "both" ? "" : t(`side.${set.side}`),
-    set.limit ? t(`limit.${set.limit.kind}`) : "",
+    reps === undefined ? held : [String(reps), held && t("record.held", { held })].filter(Boolean).join(" "),
+    contacts === undefined ? "" : t("dose.contacts", { contacts }),
+    minutes === undefined ? "" : t("dose.minutes", { minutes }),
+    loadKg ? t("record.at", { load: t("dose.load", { kg: sayNumber(loadKg) }) }) : "",
+    side === "both" ? "" : t(`side.${side}`),
+    limit ? t(`limit.${limit.kind}`) : "",
   ];
   return parts.filter(Boolean).join(" ");
+}
+
+function sayForces(sets: readonly SetRecord[]): string {
+  const forces = sets.map((set) => set.forceN).filter((force): force is number => force !== undefined);
+  if (forces.length === 0) return "";
+  const [low, high] = [Math.min(...forces), Math.max(...forces)].map(sayNumber);
+  return low === high ? `, ${low} N` : `, ${low}–${high} N`;
 }

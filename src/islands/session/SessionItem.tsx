@@ -52,13 +52,23 @@ export default function SessionItem({ stair, item, index }: Props) {
               <div className="text-sm font-medium">
                 {t("session.sets")}
                 <div className="join mt-1 flex">
-                  <button type="button" className="btn join-item" onClick={() => setCount(draft.count - 1)} aria-label="−">
+                  <button
+                    type="button"
+                    className="btn join-item"
+                    onClick={() => setCount(draft.count - 1)}
+                    aria-label="−"
+                  >
                     −
                   </button>
                   <output className="join-item border-base-content/20 grid w-12 place-items-center border text-lg">
                     {draft.count}
                   </output>
-                  <button type="button" className="btn join-item" onClick={() => setCount(draft.count + 1)} aria-label="+">
+                  <button
+                    type="button"
+                    className="btn join-item"
+                    onClick={() => setCount(draft.count + 1)}
+                    aria-label="+"
+                  >
                     +
                   </button>
                 </div>

@@ -13,17 +13,13 @@ import SessionTime from "./SessionTime";
 /** Recording what was done: everything the plan says is filled in, pain and effort are asked. */
 export default function SessionPage({ stair }: { stair: StairView }) {
   const [problem, setProblem] = useState<Problem | null>(null);
-  const [restored, setRestored] = useState(false);
   const form = useForm<SessionDraft>({ defaultValues: newDraft(stair) });
   const { control, handleSubmit, formState, register, reset, subscribe } = form;
   const back = `/episodes/${stair.episodeId}`;
 
   useEffect(() => {
     const kept = keptDraft(stair.episodeId, stair.version);
-    if (kept) {
-      reset(kept);
-      setRestored(true);
-    }
+    if (kept) reset({ ...kept, restored: true });
     return subscribe({
       formState: { values: true },
       callback: ({ values }) => keepDraft(stair.episodeId, stair.version, values),
@@ -48,7 +44,11 @@ export default function SessionPage({ stair }: { stair: StairView }) {
     const chosen = form.getValues("items").filter((entry) => entry.done)[Number(item)];
     const name = stair.items.find((entry) => entry.itemId === chosen?.itemId)?.exercise.name;
     const field = path.split("/").at(-1) ?? "";
-    return [name, set === undefined ? "" : t("session.set", { number: Number(set) + 1 }), name ? field : path.slice(1)]
+    return [
+      name,
+      set === undefined ? "" : t("session.set", { number: Number(set) + 1 }),
+      name ? field : path.slice(1),
+    ]
       .filter(Boolean)
       .join(", ");
   };
@@ -59,19 +59,24 @@ export default function SessionPage({ stair }: { stair: StairView }) {
         <div className="flex flex-wrap items-baseline gap-x-3">
           <h1 className="text-2xl font-bold">{t("session.title")}</h1>
           <p className="text-base-content/80">
-            {stair.person.givenName} {stair.person.familyName} · <strong>{t(`side.${stair.involvedSide}`)}</strong>{" "}
-            · {t("stair.sinceOnset", { days: stair.daysSinceOnset })}
+            {stair.person.givenName} {stair.person.familyName} ·{" "}
+            <strong>{t(`side.${stair.involvedSide}`)}</strong> ·{" "}
+            {t("stair.sinceOnset", { days: stair.daysSinceOnset })}
           </p>
         </div>
         <ProblemNote problem={problem} sayPath={sayPath} />
-        {restored && <p className="alert alert-info alert-soft text-base-content">{t("session.restored")}</p>}
+        {form.watch("restored") && (
+          <p className="alert alert-info alert-soft text-base-content">{t("session.restored")}</p>
+        )}
         <section className="bg-base-100 border-base-300 rounded-box flex flex-col gap-3 border p-3">
           <Controller
             control={control}
             name="painBefore"
             rules={{ validate: (pain) => pain !== null }}
             render={({ field, fieldState }) => (
-              <div className={fieldState.invalid ? "outline-error rounded-md outline-2 outline-offset-4" : ""}>
+              <div
+                className={fieldState.invalid ? "outline-error rounded-md outline-2 outline-offset-4" : ""}
+              >
                 <PainPicker
                   label={t("session.painBefore")}
                   name="pain-before"

@@ -36,7 +36,14 @@ export default function SetFields({ item, path, title }: Props) {
             <label key={name} className="flex flex-col gap-1 text-sm font-medium">
               {t(label)}
               <span className="input w-28 text-lg">
-                <input type="number" inputMode="decimal" min={0} max={max} step="any" {...register(`${path}.${name}`)} />
+                <input
+                  type="number"
+                  inputMode="decimal"
+                  min={0}
+                  max={max}
+                  step="any"
+                  {...register(`${path}.${name}`)}
+                />
                 <span className="text-base-content/70">{unit}</span>
               </span>
             </label>

@@ -31,6 +31,8 @@ export interface ItemDraft {
 
 export interface SessionDraft {
   id: string;
+  /** True when this draft was found on the device after the page had been left. */
+  restored: boolean;
   occurredAt: string;
   painBefore: number | null;
   otherLoad: "" | "none" | "some" | "much";
@@ -53,6 +55,7 @@ export function countedFields({ prescription: { dose } }: StairItem) {
 export function newDraft(stair: StairView): SessionDraft {
   return {
     id: uuid(),
+    restored: false,
     occurredAt: stair.asOf,
     painBefore: null,
     otherLoad: "",

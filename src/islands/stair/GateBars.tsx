@@ -11,8 +11,9 @@ interface Props {
 
 type Verdict = NonNullable<StairView["gate"]>["criteria"][number]["verdict"];
 
-const barHeight = 30;
-const sunkHeight = 7;
+const barHeight = 38;
+const sunkHeight = 6;
+const halfWidth = 5.5;
 const look: Record<Verdict, { className: string; dash?: string; height: number }> = {
   met: { className: "fill-success stroke-success", height: sunkHeight },
   "not-met": { className: "fill-error stroke-error", height: barHeight },
@@ -29,8 +30,8 @@ export default function GateBars({ stair, shape, stage, onGate }: Props) {
   const { gate } = stair;
   if (!gate) return null;
   const required = gate.criteria.filter((criterion) => criterion.required);
-  const feet = required.map((_, i) => shape.gateFoot(stage, (i + 0.5) / required.length));
-  const [first, last] = [shape.gateFoot(stage, 0.04), shape.gateFoot(stage, 0.96)];
+  const feet = required.map((_, i) => shape.gateFoot((i + 0.5) / required.length));
+  const [first, last] = [shape.gateFoot(0), shape.gateFoot(1)];
   return (
     <g
       role="button"
@@ -44,6 +45,11 @@ export default function GateBars({ stair, shape, stage, onGate }: Props) {
         d={`M${first.x - 16} ${first.y + 8}L${last.x - 16} ${last.y - 44}L${last.x + 16} ${last.y - 44}L${first.x + 16} ${first.y + 8}Z`}
         fill="transparent"
       />
+      <path
+        d={`M${first.x} ${first.y}L${last.x} ${last.y}`}
+        className="stroke-base-content/70"
+        strokeWidth={2.5}
+      />
       {required
         .map((criterion, i) => ({ criterion, foot: feet[i] }))
         .reverse()
@@ -53,9 +59,9 @@ export default function GateBars({ stair, shape, stage, onGate }: Props) {
             foot && (
               <rect
                 key={criterion.id}
-                x={foot.x - 4.5}
+                x={foot.x - halfWidth}
                 y={foot.y - style.height}
-                width={9}
+                width={2 * halfWidth}
                 height={style.height}
                 rx={2}
                 strokeWidth={1.8}

@@ -2,6 +2,7 @@ import type { StairItem, StairView } from "~/core/interchange/contract";
 import OutcomeMark from "~/islands/frame/OutcomeMark";
 import { sayDose, sayKnobValue } from "~/messages/describe";
 import { label, t } from "~/messages/say";
+import { byUrgency } from "./by-urgency";
 import ProposalPanel from "./ProposalPanel";
 
 interface Props {
@@ -19,7 +20,7 @@ export default function ItemList({ stair, signable, selected, onSelect, onSigned
     <section aria-label={t("stair.items")} data-testid="items">
       <h2 className="mb-1 px-1 font-semibold">{t("stair.items")}</h2>
       <ul className="flex flex-col gap-2">
-        {stair.items.map((item) => {
+        {byUrgency(stair.items).map((item) => {
           const open = item.itemId === selected;
           return (
             <li
@@ -36,7 +37,9 @@ export default function ItemList({ stair, signable, selected, onSelect, onSigned
                 <OutcomeMark mark={item.proposal.outcome} size={28} />
                 <span className="min-w-0">
                   <span className="block leading-tight font-semibold">{item.exercise.name}</span>
-                  <span className="text-base-content/80 text-sm">{sayDose(item.prescription, item.maximumN)}</span>
+                  <span className="text-base-content/80 text-sm">
+                    {sayDose(item.prescription, item.maximumN)}
+                  </span>
                 </span>
                 <span className="text-lg font-semibold" data-testid="outcome">
                   {t(`outcome.${item.proposal.outcome}`)}

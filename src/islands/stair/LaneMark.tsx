@@ -1,7 +1,7 @@
 import type { StairItem } from "~/core/interchange/contract";
 import { markShapes, markTone } from "~/islands/frame/outcome-shapes";
 import { t } from "~/messages/say";
-import type { Point } from "./stair-geometry";
+import { markRadius, type Point } from "./stair-geometry";
 
 interface Props {
   item: StairItem;
@@ -12,8 +12,6 @@ interface Props {
   onChoose: () => void;
 }
 
-const radius = 11.5;
-
 /** What one item of a lane should do next, at the place the lane has come to. */
 export default function LaneMark({ item, point, nudge, selected, onChoose }: Props) {
   const { outcome } = item.proposal;
@@ -23,13 +21,13 @@ export default function LaneMark({ item, point, nudge, selected, onChoose }: Pro
       tabIndex={0}
       aria-label={`${t(`lane.${item.lane}`)}, ${item.exercise.name}: ${t(`outcome.${outcome}`)}`}
       className={`${markTone[outcome]} cursor-pointer`}
-      transform={`translate(${point.x + nudge * 2.1 * radius},${point.y})`}
+      transform={`translate(${point.x + nudge * 2.1 * markRadius},${point.y})`}
       onClick={onChoose}
       onKeyDown={(event) => event.key === "Enter" && onChoose()}
     >
       <circle r={22} fill="transparent" />
       <circle
-        r={radius}
+        r={markRadius}
         className={`fill-base-100 ${selected ? "stroke-accent" : "stroke-current"}`}
         strokeWidth={selected ? 3.5 : 1.6}
       />

@@ -1,6 +1,13 @@
 import { useState } from "react";
 import { v7 as uuid } from "uuid";
-import type { Alternative, DecisionBody, Problem, StairItem, StairView, Written } from "~/core/interchange/contract";
+import type {
+  Alternative,
+  DecisionBody,
+  Problem,
+  StairItem,
+  StairView,
+  Written,
+} from "~/core/interchange/contract";
 import { callApi } from "~/islands/frame/call-api";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayChange, sayEvidence, sayRule } from "~/messages/describe";
@@ -36,7 +43,9 @@ export default function ProposalPanel({ stair, item, signable, onSigned, onStale
       action,
       ...(reason ? { reason } : {}),
       ...(alternative
-        ? { alternative: { direction: alternative.direction, kind: alternative.kind, knob: alternative.knob } }
+        ? {
+            alternative: { direction: alternative.direction, kind: alternative.kind, knob: alternative.knob },
+          }
         : {}),
     };
     const answer = await callApi<Written>(`/api/episodes/${stair.episodeId}/decisions`, body);
@@ -44,7 +53,9 @@ export default function ProposalPanel({ stair, item, signable, onSigned, onStale
     if (answer.ok) return onSigned(answer.value.stair);
     const changed = answer.problem.changed as { stair?: StairView } | undefined;
     if (answer.problem.status === 409 && changed?.stair) onStale(changed.stair);
-    setProblem(answer.problem.status === 409 ? { ...answer.problem, title: t("sign.stale") } : answer.problem);
+    setProblem(
+      answer.problem.status === 409 ? { ...answer.problem, title: t("sign.stale") } : answer.problem,
+    );
   };
 
   return (

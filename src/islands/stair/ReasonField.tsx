@@ -7,7 +7,11 @@ interface Props {
 }
 
 /** Rules every written reason follows; the endpoint checks the same. */
-export const reasonRules = { required: true, maxLength: 400, validate: (text: string) => text.trim().length >= 3 };
+export const reasonRules = {
+  required: true,
+  maxLength: 400,
+  validate: (text: string) => text.trim().length >= 3,
+};
 
 /** A line or two of reasons. */
 export default function ReasonField({ label, field, invalid }: Props) {

@@ -1,4 +1,4 @@
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { Controller, useForm } from "react-hook-form";
 import { v7 as uuid } from "uuid";
 import type { Problem, StairView, Written } from "~/core/interchange/contract";
@@ -21,21 +21,21 @@ interface Fields {
 
 /** How the patient was on the morning after; entered by the clinic. */
 export default function ReportForm({ episodeId, date, onDone }: Props) {
-  const id = useRef(uuid());
+  const [id, setId] = useState(() => uuid());
   const [problem, setProblem] = useState<Problem | null>(null);
   const { register, control, handleSubmit, formState } = useForm<Fields>({
     defaultValues: { pain: null, stiffnessMinutes: "", swelling: "" },
   });
   const submit = handleSubmit(async ({ pain, stiffnessMinutes, swelling }) => {
     const answer = await callApi<Written>(`/api/episodes/${episodeId}/reports`, {
-      id: id.current,
+      id,
       trainingDate: date,
       pain,
       ...(stiffnessMinutes === "" ? {} : { stiffnessMinutes: Number(stiffnessMinutes) }),
       ...(swelling === "" ? {} : { swelling }),
     });
     if (!answer.ok) return setProblem(answer.problem);
-    id.current = uuid();
+    setId(uuid());
     onDone(answer.value.stair);
   });
   return (
@@ -52,7 +52,12 @@ export default function ReportForm({ episodeId, date, onDone }: Props) {
         name="pain"
         rules={{ validate: (pain) => pain !== null }}
         render={({ field }) => (
-          <PainPicker label={t("report.pain")} name="report-pain" value={field.value} onChange={field.onChange} />
+          <PainPicker
+            label={t("report.pain")}
+            name="report-pain"
+            value={field.value}
+            onChange={field.onChange}
+          />
         )}
       />
       <div className="flex flex-wrap items-end gap-3">

@@ -18,7 +18,10 @@ export default function StageBox({ stair, code }: { stair: StairView; code: stri
         )}
       </h2>
       <p className="text-sm">
-        {stage.aim} <span className="text-base-content/75">{t("stair.tell")}: {stage.expect}</span>
+        {stage.aim}{" "}
+        <span className="text-base-content/75">
+          {t("stair.tell")}: {stage.expect}
+        </span>
       </p>
       {stage.caution && <p className="text-error text-sm font-medium">{stage.caution}</p>}
       {unfilled.length > 0 && (

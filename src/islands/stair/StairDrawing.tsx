@@ -30,57 +30,76 @@ export default function StairDrawing({ stair, selectedItem, selectedStage, onIte
   const at = stair.stages.findIndex((stage) => stage.code === stair.stage);
   const lanes = useMemo(() => [...new Set(stair.items.map((item) => item.lane))], [stair.items]);
   const rows = Math.max(1, lanes.length);
-  const shape = stairGeometry(width, stair.stages.length, rows);
-  const furthest = Math.max(0, ...stair.items.map((item) => item.progress));
+  const shape = stairGeometry(width, stair.stages.length, rows, at);
 
   return (
     <div ref={box}>
-      <svg viewBox={`0 0 ${shape.width} ${shape.height}`} className="block w-full" role="group" aria-label={describe(stair, at)}>
+      <svg
+        viewBox={`0 0 ${shape.width} ${shape.height}`}
+        className="block w-full"
+        role="group"
+        aria-label={describe(stair, at)}
+      >
         {[...stair.stages.keys()].reverse().map((stage) => (
-          <g key={stage} className={stage > at ? "fill-base-100 stroke-base-content/25" : "stroke-base-100/60"}>
+          <g
+            key={stage}
+            className={stage > at ? "fill-base-100 stroke-base-content/25" : "stroke-base-100/60"}
+          >
             {lanes.concat(lanes.length ? [] : ["trunk"]).map((lane, row) => (
               <g key={lane}>
                 {stage < stair.stages.length - 1 && (
                   <path
                     d={shape.riser(stage, row)}
-                    className={stage < at ? "fill-primary/45" : stage === at ? "fill-base-300" : "fill-base-200"}
+                    className={
+                      stage < at ? "fill-primary/45" : stage === at ? "fill-base-300" : "fill-base-200"
+                    }
                   />
                 )}
                 <path
                   d={shape.strip(stage, row, 0, 1)}
-                  className={stage < at ? "fill-primary/30" : stage === at ? "fill-base-100 stroke-base-content/30" : ""}
+                  className={
+                    stage < at
+                      ? "fill-primary/30"
+                      : stage === at
+                        ? "fill-base-100 stroke-base-content/30"
+                        : ""
+                  }
                 />
               </g>
             ))}
-            <path d={shape.wall(stage)} className={wallTone(stage, at, stair.stages[stage]?.code === selectedStage)} />
           </g>
         ))}
         {stair.items.map((item) => (
           <path
             key={item.itemId}
-            d={shape.strip(at, lanes.indexOf(item.lane), 0, 0.1 + item.progress * 0.8)}
+            d={shape.strip(at, lanes.indexOf(item.lane), 0, shape.alongTread(item.progress))}
             className="fill-primary/30"
+          />
+        ))}
+        {stair.stages.map((stage, i) => (
+          <path
+            key={stage.code}
+            d={shape.wall(i)}
+            className={wallTone(i, at, stage.code === selectedStage)}
           />
         ))}
         <GateBars stair={stair} shape={shape} stage={at} onGate={onGate} />
         {stair.stages.map((stage, i) => (
           <StageLabel
             key={stage.code}
-            x={shape.label(i).x}
-            y={shape.label(i).y}
-            width={shape.treadWidth}
+            place={shape.label(i)}
             number={i + 1}
             name={stage.name}
             here={i === at}
             onChoose={() => onStage(stage.code)}
           />
         ))}
-        <Figure {...shape.figure(at, furthest)} scale={width < 560 ? 0.8 : 1} />
+        <Figure {...shape.figure} scale={width < 560 ? 0.8 : 1.15} />
         {stair.items.map((item, n) => (
           <LaneMark
             key={item.itemId}
             item={item}
-            point={shape.onLane(at, lanes.indexOf(item.lane), item.progress)}
+            point={shape.onLane(lanes.indexOf(item.lane), item.progress)}
             nudge={stair.items.slice(0, n).filter((other) => other.lane === item.lane).length}
             selected={item.itemId === selectedItem}
             onChoose={() => onItem(item.itemId)}
@@ -92,9 +111,11 @@ export default function StairDrawing({ stair, selectedItem, selectedStage, onIte
 }
 
 function wallTone(stage: number, at: number, selected: boolean): string {
-  const line = selected ? "stroke-accent stroke-2" : "";
+  const line = selected ? "stroke-accent stroke-2" : "stroke-base-content/25";
   if (stage === at) return `fill-primary ${line}`;
-  return stage < at ? `fill-primary/60 ${line}` : `fill-base-200 ${line}`;
+  return stage < at
+    ? `fill-[color-mix(in_srgb,var(--color-primary)_55%,var(--color-base-100))] ${line}`
+    : `fill-base-200 ${line}`;
 }
 
 function describe(stair: StairView, at: number): string {
@@ -102,13 +123,17 @@ function describe(stair: StairView, at: number): string {
   const met = required.filter((criterion) => criterion.verdict === "met").length;
   const gate = stair.gate ? t("stair.gateDrawing", { met, all: required.length }) : t("stair.noGate");
   const stage = stair.stages[at]?.name ?? "";
-  return t("stair.drawing", { count: stair.stages.length, name: stair.person.givenName, number: at + 1, stage, gate });
+  return t("stair.drawing", {
+    count: stair.stages.length,
+    name: stair.person.givenName,
+    number: at + 1,
+    stage,
+    gate,
+  });
 }
 
 interface LabelProps {
-  x: number;
-  y: number;
-  width: number;
+  place: { x: number; y: number; width: number };
   number: number;
   name: string;
   here: boolean;
@@ -116,8 +141,10 @@ interface LabelProps {
 }
 
 /** Number and name on the wall of a stage; a button that shows what the stage is for. */
-function StageLabel({ x, y, width, number, name, here, onChoose }: LabelProps) {
+function StageLabel({ place: { x, y, width }, number, name, here, onChoose }: LabelProps) {
   const tone = here ? "fill-primary-content font-bold" : "fill-base-content";
+  const lines = name.length * 7.2 < width ? [name] : name.split(/ (?=\S+$)/);
+  const fits = lines.every((line) => line.length * 6.6 < width);
   return (
     <g
       role="button"
@@ -127,15 +154,16 @@ function StageLabel({ x, y, width, number, name, here, onChoose }: LabelProps) {
       onClick={onChoose}
       onKeyDown={(event) => event.key === "Enter" && onChoose()}
     >
-      <rect x={x - width / 2} y={y} width={width} height={44} fill="transparent" />
+      <rect x={x - width / 2} y={y} width={width} height={56} fill="transparent" />
       <text x={x} y={y + 19} textAnchor="middle" className={`${tone} text-[15px]`}>
         {number}
       </text>
-      {width > 84 && (
-        <text x={x} y={y + 36} textAnchor="middle" className={`${tone} text-[13px]`}>
-          {name}
-        </text>
-      )}
+      {fits &&
+        lines.map((line, i) => (
+          <text key={line} x={x} y={y + 36 + i * 15} textAnchor="middle" className={`${tone} text-[13px]`}>
+            {line}
+          </text>
+        ))}
     </g>
   );
 }

@@ -10,7 +10,7 @@ import ReportForm from "./ReportForm";
 import SchoolBox from "./SchoolBox";
 import StageBox from "./StageBox";
 import StairDrawing from "./StairDrawing";
-import { mostPressing } from "./most-pressing";
+import { byUrgency } from "./by-urgency";
 
 /** Where a patient stands, what holds them back, and what to sign next. */
 export default function StairPage({ stair: loaded }: { stair: StairView }) {
@@ -18,7 +18,7 @@ export default function StairPage({ stair: loaded }: { stair: StairView }) {
   const [preview, setPreview] = useState<StairView | null>(null);
   const [problem, setProblem] = useState<Problem | null>(null);
   const [notice, setNotice] = useState("");
-  const [item, setItem] = useState<string | null>(mostPressing(loaded.items));
+  const [item, setItem] = useState<string | null>(byUrgency(loaded.items)[0]?.itemId ?? null);
   const [stage, setStage] = useState(loaded.stage);
   const shown = preview ?? stair;
   const here = `/episodes/${stair.episodeId}`;
@@ -38,7 +38,8 @@ export default function StairPage({ stair: loaded }: { stair: StairView }) {
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      const typing = event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName);
+      const typing =
+        event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName);
       if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
       if (event.key === "s") location.assign(`${here}/session`);
       if (event.key === "r") location.assign(`${here}/record`);
@@ -57,7 +58,8 @@ export default function StairPage({ stair: loaded }: { stair: StairView }) {
           </h1>
           <p className="text-base-content/80">
             {t("stair.years", { age: stair.age })} · {stair.person.activity} · {stair.diagnosis},{" "}
-            <strong>{t(`side.${stair.involvedSide}`)}</strong> · {t("stair.sinceOnset", { days: stair.daysSinceOnset })}
+            <strong>{t(`side.${stair.involvedSide}`)}</strong> ·{" "}
+            {t("stair.sinceOnset", { days: stair.daysSinceOnset })}
           </p>
         </div>
         <div className="ml-auto flex gap-2">
@@ -78,7 +80,10 @@ export default function StairPage({ stair: loaded }: { stair: StairView }) {
       {preview && (
         <div className="alert alert-info alert-soft mt-3" data-testid="preview">
           <p className="text-base-content">
-            {t("stair.previewing", { school: t(`school.${preview.school}`), inForce: t(`school.${stair.schoolInForce}`) })}
+            {t("stair.previewing", {
+              school: t(`school.${preview.school}`),
+              inForce: t(`school.${stair.schoolInForce}`),
+            })}
           </p>
           <button type="button" className="btn btn-sm" onClick={() => setPreview(null)}>
             {t("stair.endPreview")}
@@ -95,7 +100,9 @@ export default function StairPage({ stair: loaded }: { stair: StairView }) {
             selectedStage={stage}
             onItem={setItem}
             onStage={setStage}
-            onGate={() => document.getElementById("gate")?.scrollIntoView({ behavior: "smooth", block: "nearest" })}
+            onGate={() =>
+              document.getElementById("gate")?.scrollIntoView({ behavior: "smooth", block: "nearest" })
+            }
           />
           <StageBox stair={shown} code={stage} />
           <GatePanel stair={shown} />
@@ -116,7 +123,12 @@ export default function StairPage({ stair: loaded }: { stair: StairView }) {
             onSigned={(next) => accept(next, t("sign.signed"))}
             onStale={(next) => setStair(next)}
           />
-          <SchoolBox stair={stair} previewed={preview?.school ?? null} onPreview={previewSchool} onSet={(next) => accept(next, "")} />
+          <SchoolBox
+            stair={stair}
+            previewed={preview?.school ?? null}
+            onPreview={previewSchool}
+            onSet={(next) => accept(next, "")}
+          />
           {stair.lastSessionOn && (
             <p className="text-base-content/70 px-1 text-sm">
               {t("caseload.last", { date: sayDate(stair.lastSessionOn) })}

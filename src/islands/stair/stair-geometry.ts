@@ -1,4 +1,4 @@
-import { scaleLinear, path as d3path } from "d3";
+import { path as d3path, scaleLinear } from "d3";
 
 export interface Point {
   readonly x: number;
@@ -15,39 +15,47 @@ export interface StairGeometry {
   readonly strip: (stage: number, lane: number, from: number, to: number) => string;
   /** The same strip where it climbs the riser behind a tread. */
   readonly riser: (stage: number, lane: number) => string;
-  /** Middle of a lane at a share of the tread. */
-  readonly onLane: (stage: number, lane: number, share: number) => Point;
-  /** Foot of a gate bar: `share` 0…1 across the depth of the tread's far edge. */
-  readonly gateFoot: (stage: number, share: number) => Point;
+  /** Where on the present tread a lane's progress of 0…1 lies, as a share of the tread's width. */
+  readonly alongTread: (progress: number) => number;
+  /** Middle of a lane at a progress of 0…1 on the present tread. */
+  readonly onLane: (lane: number, progress: number) => Point;
+  /** Foot of a gate bar: `share` 0…1 across the depth of the present tread's far edge. */
+  readonly gateFoot: (share: number) => Point;
   /** Where the figure stands. */
-  readonly figure: (stage: number, share: number) => Point;
-  readonly label: (stage: number) => Point;
-  readonly treadWidth: number;
-  readonly rise: number;
+  readonly figure: Point;
+  readonly label: (stage: number) => Point & { width: number };
 }
 
-const headroom = 62;
-const firstWall = 46;
+const headroom = 46;
+const firstWall = 60;
+/** Radius of a lane's mark; marks keep clear of the wall of the next stage, which stands before the lanes. */
+export const markRadius = 11.5;
+/** How many times wider the tread that somebody stands on is drawn: it carries the marks of the lanes. */
+const presentWidth = 2.7;
 
 /** A stair seen from the side and a little from above, its lanes laid up it like runners. */
-export function stairGeometry(width: number, stages: number, lanes: number): StairGeometry {
+export function stairGeometry(width: number, stages: number, lanes: number, present: number): StairGeometry {
   const narrow = width < 560;
-  const depth = { x: Math.min(104, width * 0.16), y: narrow ? 54 : 74 };
-  const rise = narrow ? 22 : 31;
-  const treadWidth = (width - depth.x - 4) / stages;
+  const depth = { x: Math.min(100, width * 0.17), y: narrow ? 58 : 84 };
+  const rise = narrow ? 20 : 29;
+  const tread = (width - depth.x - 4) / (stages - 1 + presentWidth);
   const height = headroom + depth.y + (stages - 1) * rise + firstWall;
   const across = scaleLinear([0, Math.max(1, lanes)], [0, 1]);
+  const alongTread = scaleLinear([0, 1], narrow ? [0.34, 0.9] : [0.3, 0.92]);
 
-  const front = (stage: number): Point => ({ x: 2 + stage * treadWidth, y: height - firstWall - stage * rise });
+  const widthOf = (stage: number) => tread * (stage === present ? presentWidth : 1);
+  const front = (stage: number): Point => ({
+    x: 2 + stage * tread + (stage > present ? (presentWidth - 1) * tread : 0),
+    y: height - firstWall - stage * rise,
+  });
   const at = (stage: number, along: number, inward: number): Point => {
     const corner = front(stage);
-    return { x: corner.x + along * treadWidth + inward * depth.x, y: corner.y - inward * depth.y };
+    return { x: corner.x + along * widthOf(stage) + inward * depth.x, y: corner.y - inward * depth.y };
   };
   return {
     width,
     height,
-    treadWidth,
-    rise,
+    alongTread,
     wall: (stage) => {
       const a = at(stage, 0, 0);
       const b = at(stage, 1, 0);
@@ -64,15 +72,21 @@ export function stairGeometry(width: number, stages: number, lanes: number): Sta
       const [near, far] = [at(stage, 1, across(lane)), at(stage, 1, across(lane + 1))];
       return polygon([near, far, { x: far.x, y: far.y - rise }, { x: near.x, y: near.y - rise }]);
     },
-    onLane: (stage, lane, share) => at(stage, 0.1 + share * 0.8, across(lane + 0.5)),
-    gateFoot: (stage, share) => {
-      const edge = at(stage, 1, share);
+    onLane: (lane, progress) => {
+      const inward = across(lane + 0.5);
+      const place = at(present, alongTread(progress), inward);
+      const hiddenByNextWall = inward * depth.y < rise + markRadius && present < stages - 1;
+      const edge = front(present).x + widthOf(present) - markRadius;
+      return hiddenByNextWall ? { ...place, x: Math.min(place.x, edge) } : place;
+    },
+    gateFoot: (share) => {
+      const edge = at(present, 1, share);
       return { x: edge.x, y: edge.y - rise };
     },
-    figure: (stage, share) => at(stage, 0.14 + share * 0.6, 0.02),
+    figure: at(present, 0.12, 0.12),
     label: (stage) => {
       const a = front(stage);
-      return { x: a.x + treadWidth / 2, y: a.y };
+      return { x: a.x + widthOf(stage) / 2, y: a.y, width: widthOf(stage) };
     },
   };
 }

@@ -63,7 +63,10 @@ export async function findSession(
 }
 
 export async function touchSession(db: Queryable, tokenHash: Buffer, at: string): Promise<void> {
-  await db.execute("UPDATE staff_sessions SET last_seen_at = ? WHERE token_hash = ?", [toDatabaseTime(at), tokenHash]);
+  await db.execute("UPDATE staff_sessions SET last_seen_at = ? WHERE token_hash = ?", [
+    toDatabaseTime(at),
+    tokenHash,
+  ]);
 }
 
 export async function deleteSession(db: Queryable, tokenHash: Buffer): Promise<void> {

@@ -45,6 +45,7 @@ function caseloadRow(staff: StaffContext, loaded: LoadedCase): CaseloadRow {
       rule: found.item?.proposal.rule ?? found.attention,
       exercise: file.exercises.find((e) => e.id === found.item?.exerciseId)?.name ?? "",
       date: found.date,
+      evidence: found.item?.proposal.evidence[0] ?? null,
     },
     alsoWaiting: found.others,
     lastSessionOn,
@@ -71,7 +72,9 @@ function needs(
     { attention: "plateau", item: of("plateau"), date: "" },
     ...(quiet ? [{ attention: "quiet" as const, date: lastSessionOn ?? "" }] : []),
   ];
-  const first = candidates.find((c) => c.item !== undefined || ["report-missing", "gate-open", "quiet"].includes(c.attention));
+  const first = candidates.find(
+    (c) => c.item !== undefined || ["report-missing", "gate-open", "quiet"].includes(c.attention),
+  );
   const found = first ?? { attention: "hold" as const, item: items[0], date: "" };
   const toSign = items.filter((i) => !["hold", "wait"].includes(i.proposal.outcome) && i !== found.item);
   return { ...found, others: toSign.length };

@@ -60,7 +60,9 @@ async function applyMissing(connection: Connection, files: readonly MigrationFil
   const done = await appliedRows(connection);
   for (const name of done.keys()) {
     if (!files.some((file) => file.name === name)) {
-      throw new MigrationRefused(`Migration ${name} was applied to this database but its file is gone; restore it.`);
+      throw new MigrationRefused(
+        `Migration ${name} was applied to this database but its file is gone; restore it.`,
+      );
     }
   }
   const applied: string[] = [];
@@ -83,10 +85,14 @@ async function applyOne(connection: Connection, file: MigrationFile): Promise<bo
     try {
       await connection.query(file.sql);
     } catch (error) {
-      await connection.query("DELETE FROM schema_migrations WHERE name = ? AND applied_at IS NULL", [file.name]);
+      await connection.query("DELETE FROM schema_migrations WHERE name = ? AND applied_at IS NULL", [
+        file.name,
+      ]);
       throw error;
     }
-    await connection.query("UPDATE schema_migrations SET applied_at = UTC_TIMESTAMP(3) WHERE name = ?", [file.name]);
+    await connection.query("UPDATE schema_migrations SET applied_at = UTC_TIMESTAMP(3) WHERE name = ?", [
+      file.name,
+    ]);
     return true;
   }
   for (let waited = 0; waited < 60_000; waited += 200) {
@@ -105,7 +111,9 @@ async function applyOne(connection: Connection, file: MigrationFile): Promise<bo
 }
 
 async function appliedRows(connection: Connection) {
-  const [rows] = await connection.query<RowDataPacket[]>("SELECT name, checksum, applied_at FROM schema_migrations");
+  const [rows] = await connection.query<RowDataPacket[]>(
+    "SELECT name, checksum, applied_at FROM schema_migrations",
+  );
   return new Map(
     rows.map((row) => [
       String(row["name"]),

@@ -24,11 +24,8 @@ export interface LoadedCase {
   };
 }
 
-const without = <T extends object, K extends keyof T>(fact: T, ...keys: K[]): Omit<T, K> => {
-  const copy = { ...fact };
-  for (const key of keys) delete copy[key];
-  return copy;
-};
+const without = <T extends object, K extends keyof T>(fact: T, ...keys: K[]): Omit<T, K> =>
+  Object.fromEntries(Object.entries(fact).filter(([key]) => !keys.includes(key as K))) as Omit<T, K>;
 
 /**
  * Loads whole cases: the one way from the database to the core. A fixed number of queries, however many episodes.
@@ -91,20 +88,20 @@ export async function loadCases(
       stageMoves: writers.stageMoves.map((move) => without(move, "by")),
       schools: writers.schools.map((school) => without(school, "by")),
       restrictions: restrictions.get(head.id) ?? [],
-      items: (items.get(head.id) ?? []).map(
-        (item): CaseItem => ({
-          ...item,
-          prescriptions: ownPrescriptions
-            .filter((entry) => entry.itemId === item.id)
-            .map((entry) => without(entry, "itemId")),
-        }),
-      ),
+      items: (items.get(head.id) ?? []).map((item): CaseItem => ({
+        ...item,
+        prescriptions: ownPrescriptions
+          .filter((entry) => entry.itemId === item.id)
+          .map((entry) => without(entry, "itemId")),
+      })),
       sessions: writers.sessions.map((session) => ({
         ...without(session, "by"),
-        items: [...grouped(bySession.get(session.id) ?? [], (entry) => entry.itemId)].map(([itemId, entries]) => ({
-          itemId,
-          sets: entries.map((entry) => entry.set),
-        })),
+        items: [...grouped(bySession.get(session.id) ?? [], (entry) => entry.itemId)].map(
+          ([itemId, entries]) => ({
+            itemId,
+            sets: entries.map((entry) => entry.set),
+          }),
+        ),
       })),
       reports: writers.reports.map((report) => without(report, "by")),
       results: writers.results.map((result) => without(result, "by", "recordedAt")),

@@ -28,11 +28,10 @@ export async function attachDefinitions(
   hashes: readonly string[],
 ): Promise<void> {
   for (const hash of new Set(hashes)) {
-    await db.execute("INSERT IGNORE INTO episode_definitions (clinic_id, episode_id, hash) VALUES (?, ?, ?)", [
-      clinicId,
-      episodeId,
-      hash,
-    ]);
+    await db.execute(
+      "INSERT IGNORE INTO episode_definitions (clinic_id, episode_id, hash) VALUES (?, ?, ?)",
+      [clinicId, episodeId, hash],
+    );
   }
 }
 

@@ -53,7 +53,10 @@ export async function lockEpisode(db: Queryable, clinicId: string, id: string): 
 
 /** Raises the version after a write to the episode. */
 export async function bumpVersion(db: Queryable, clinicId: string, id: string): Promise<void> {
-  await db.execute("UPDATE episodes SET version = version + 1 WHERE clinic_id = ? AND id = ?", [clinicId, id]);
+  await db.execute("UPDATE episodes SET version = version + 1 WHERE clinic_id = ? AND id = ?", [
+    clinicId,
+    id,
+  ]);
 }
 
 export interface NewEpisode {

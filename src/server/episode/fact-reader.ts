@@ -34,7 +34,13 @@ export const readStageMoves = (db: Queryable, clinicId: string, ids: Ids) =>
        FROM stage_moves m JOIN staff s ON s.clinic_id = m.clinic_id AND s.id = m.signed_by
       WHERE m.clinic_id = ? AND m.episode_id IN (?) ORDER BY m.at, m.id`,
     [clinicId, ids],
-    (r) => ({ id: r["id"], at: fromDatabaseTime(r["at"]), stage: r["stage"], reason: r["reason"], by: r["by_name"] }),
+    (r) => ({
+      id: r["id"],
+      at: fromDatabaseTime(r["at"]),
+      stage: r["stage"],
+      reason: r["reason"],
+      by: r["by_name"],
+    }),
   );
 
 export const readSchools = (db: Queryable, clinicId: string, ids: Ids) =>
@@ -67,7 +73,11 @@ export const readItems = (db: Queryable, clinicId: string, ids: Ids) =>
     `SELECT episode_id, id, exercise_id, lane FROM plan_items
       WHERE clinic_id = ? AND episode_id IN (?) ORDER BY position, id`,
     [clinicId, ids],
-    (r) => ({ id: r["id"], exerciseId: r["exercise_id"], lane: r["lane"] as CaseFile["items"][number]["lane"] }),
+    (r) => ({
+      id: r["id"],
+      exerciseId: r["exercise_id"],
+      lane: r["lane"] as CaseFile["items"][number]["lane"],
+    }),
   );
 
 export const readPrescriptions = (db: Queryable, clinicId: string, ids: Ids) =>
@@ -80,7 +90,9 @@ export const readPrescriptions = (db: Queryable, clinicId: string, ids: Ids) =>
       itemId: r["item_id"],
       id: r["id"],
       from: fromDatabaseTime(r["at"]),
-      prescription: fromDatabaseJson<CaseFile["items"][number]["prescriptions"][number]["prescription"]>(r["body"]),
+      prescription: fromDatabaseJson<CaseFile["items"][number]["prescriptions"][number]["prescription"]>(
+        r["body"],
+      ),
     }),
   );
 
@@ -140,7 +152,7 @@ export const readResults = (db: Queryable, clinicId: string, ids: Ids) =>
     `SELECT t.episode_id, t.id, t.measure, t.side, t.value, t.taken_on, t.occasion, t.way, t.recorded_at,
             s.name AS by_name
        FROM measure_results t JOIN staff s ON s.clinic_id = t.clinic_id AND s.id = t.recorded_by
-      WHERE t.clinic_id = ? AND t.episode_id IN (?) ORDER BY t.taken_on, t.recorded_at, t.id`,
+      WHERE t.clinic_id = ? AND t.episode_id IN (?) ORDER BY t.taken_on, t.recorded_at, t.measure, t.side, t.id`,
     [clinicId, ids],
     (r) => ({
       id: String(r["id"]),
@@ -184,5 +196,11 @@ export const readClearances = (db: Queryable, clinicId: string, ids: Ids) =>
        FROM clearances t JOIN staff s ON s.clinic_id = t.clinic_id AND s.id = t.signed_by
       WHERE t.clinic_id = ? AND t.episode_id IN (?) ORDER BY t.at, t.id`,
     [clinicId, ids],
-    (r) => ({ id: r["id"], itemId: r["item_id"], at: fromDatabaseTime(r["at"]), reason: r["reason"], by: r["by_name"] }),
+    (r) => ({
+      id: r["id"],
+      itemId: r["item_id"],
+      at: fromDatabaseTime(r["at"]),
+      reason: r["reason"],
+      by: r["by_name"],
+    }),
   );

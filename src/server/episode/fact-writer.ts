@@ -15,8 +15,8 @@ export interface Writing {
   readonly at: string;
 }
 
-const factTables = ["sessions", "next_day_reports", "decisions", "school_settings", "clearances"] as const;
-export type FactTable = (typeof factTables)[number];
+/** Tables whose rows carry an id made by the client. */
+export type FactTable = "sessions" | "next_day_reports" | "decisions" | "school_settings" | "clearances";
 
 /** The episode a fact with this client-made id already belongs to, or null when there is none in the clinic. */
 export async function episodeOfFact(
@@ -189,11 +189,24 @@ export async function insertClearance(
   await db.execute(
     `INSERT INTO clearances (clinic_id, id, episode_id, item_id, reason, signed_by, at)
      VALUES (?, ?, ?, ?, ?, ?, ?)`,
-    [w.clinicId, clearance.id, w.episodeId, clearance.itemId, clearance.reason, w.staffId, toDatabaseTime(w.at)],
+    [
+      w.clinicId,
+      clearance.id,
+      w.episodeId,
+      clearance.itemId,
+      clearance.reason,
+      w.staffId,
+      toDatabaseTime(w.at),
+    ],
   );
 }
 
-export async function insertRestriction(db: Queryable, w: Writing, id: string, body: Restriction): Promise<void> {
+export async function insertRestriction(
+  db: Queryable,
+  w: Writing,
+  id: string,
+  body: Restriction,
+): Promise<void> {
   await db.execute(
     "INSERT INTO restrictions (clinic_id, id, episode_id, body, set_by, at) VALUES (?, ?, ?, ?, ?, ?)",
     [w.clinicId, id, w.episodeId, JSON.stringify(body), w.staffId, toDatabaseTime(w.at)],

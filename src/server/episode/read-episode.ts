@@ -28,7 +28,11 @@ export async function loadEpisode(
 }
 
 /** The stair of a patient, noted in the audit log as a read of the record. */
-export async function readStair(staff: StaffContext, id: string, preview?: PainSchoolCode): Promise<StairView> {
+export async function readStair(
+  staff: StaffContext,
+  id: string,
+  preview?: PainSchoolCode,
+): Promise<StairView> {
   const loaded = await loadEpisode(staff, id);
   await noteRead(staff, id, "read-stair");
   return stairView(staff, loaded, preview);

@@ -28,7 +28,12 @@ function entries(loaded: LoadedCase): RecordEntry[] {
   const by = new Map(writers.sessions.map((session) => [session.id, session.by]));
   const ends = new Map(trainingDates(file).map(({ date, sessions }) => [date, sessions.at(-1)?.at ?? ""]));
   return [
-    ...file.sessions.map((s): RecordEntry => ({ kind: "session", at: s.at, by: by.get(s.id) ?? "", session: s })),
+    ...file.sessions.map((s): RecordEntry => ({
+      kind: "session",
+      at: s.at,
+      by: by.get(s.id) ?? "",
+      session: s,
+    })),
     ...writers.reports.map((r): RecordEntry => ({
       kind: "report",
       at: r.receivedAt,

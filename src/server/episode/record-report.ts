@@ -7,7 +7,11 @@ import { insertReport } from "./fact-writer";
 import { writeFact } from "./write-episode";
 
 /** Records how the patient was on the morning after a training day; a later report for the day supersedes it. */
-export async function recordReport(staff: StaffContext, episodeId: string, body: ReportBody): Promise<Written> {
+export async function recordReport(
+  staff: StaffContext,
+  episodeId: string,
+  body: ReportBody,
+): Promise<Written> {
   const fact = { table: "next_day_reports", id: body.id, action: "record-report" } as const;
   return writeFact(staff, episodeId, fact, async ({ db, writing, loaded: { file } }) => {
     const path = "/trainingDate";

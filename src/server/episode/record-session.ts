@@ -11,7 +11,11 @@ import { writeFact } from "./write-episode";
 const clockSkewMs = 2 * 60_000;
 
 /** Records a session. Sending it twice with one id gives one row and the same answer. */
-export async function recordSession(staff: StaffContext, episodeId: string, body: SessionBody): Promise<Written> {
+export async function recordSession(
+  staff: StaffContext,
+  episodeId: string,
+  body: SessionBody,
+): Promise<Written> {
   const fact = { table: "sessions", id: body.id, action: "record-session" } as const;
   return writeFact(staff, episodeId, fact, async ({ db, writing, loaded }) => {
     const problems = [...timeProblems(body, loaded, writing.at), ...itemProblems(body, loaded)];
@@ -22,7 +26,8 @@ export async function recordSession(staff: StaffContext, episodeId: string, body
 
 function timeProblems(body: SessionBody, { file }: LoadedCase, at: string): FieldProblem[] {
   const path = "/occurredAt";
-  if (Date.parse(body.occurredAt) > Date.parse(at) + clockSkewMs) return [{ path, problem: "lies in the future" }];
+  if (Date.parse(body.occurredAt) > Date.parse(at) + clockSkewMs)
+    return [{ path, problem: "lies in the future" }];
   if (localDay(body.occurredAt, file.zone) < file.episode.onsetOn) {
     return [{ path, problem: `lies before the injury (${file.episode.onsetOn})` }];
   }
@@ -36,7 +41,8 @@ function itemProblems(body: SessionBody, { file }: LoadedCase): FieldProblem[] {
     const item = file.items.find((candidate) => candidate.id === itemId);
     const exercise = file.exercises.find((candidate) => candidate.id === item?.exerciseId);
     const dose = item?.prescriptions.at(-1)?.prescription.dose;
-    if (!item || !exercise || !dose) return [{ path: `${path}/itemId`, problem: "is not in this patient's plan" }];
+    if (!item || !exercise || !dose)
+      return [{ path: `${path}/itemId`, problem: "is not in this patient's plan" }];
     if (seen.has(itemId)) return [{ path: `${path}/itemId`, problem: "stands twice in this session" }];
     seen.add(itemId);
     return sets.flatMap((set, s) => setProblems(set, dose, exercise.sides, `${path}/sets/${s}`));
@@ -53,7 +59,8 @@ function setProblems(
 ): FieldProblem[] {
   const problems: FieldProblem[] = [];
   const need = (key: "reps" | "holdSeconds" | "contacts" | "minutes", asked: unknown, what: string) => {
-    if (asked !== undefined && set[key] === undefined) problems.push({ path: `${path}/${key}`, problem: what });
+    if (asked !== undefined && set[key] === undefined)
+      problems.push({ path: `${path}/${key}`, problem: what });
   };
   need("reps", dose.reps, "is missing: this exercise counts repetitions");
   if (!dose.reps) need("holdSeconds", dose.hold, "is missing: this exercise is held for seconds");
@@ -67,7 +74,10 @@ function setProblems(
   }
   set.faults.forEach((fault, f) => {
     if (typeof fault.reps === "number" && set.reps !== undefined && fault.reps > set.reps) {
-      problems.push({ path: `${path}/faults/${f}/reps`, problem: `is more than the ${set.reps} reps of the set` });
+      problems.push({
+        path: `${path}/faults/${f}/reps`,
+        problem: `is more than the ${set.reps} reps of the set`,
+      });
     }
   });
   return problems;

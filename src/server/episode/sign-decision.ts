@@ -16,7 +16,11 @@ const nothingToAccept = new Set(["hold", "wait"]);
  * while the episode is locked; if it rests on another version than the one seen, nothing is signed and the
  * answer (409) shows what stands now.
  */
-export async function signDecision(staff: StaffContext, episodeId: string, body: DecisionBody): Promise<Written> {
+export async function signDecision(
+  staff: StaffContext,
+  episodeId: string,
+  body: DecisionBody,
+): Promise<Written> {
   const fact = { table: "decisions", id: body.id, action: `sign-${body.action}` } as const;
   return writeFact(staff, episodeId, fact, async ({ db, writing, loaded }) => {
     const view = stairView(staff, loaded);
@@ -72,9 +76,12 @@ function appliedChange(body: DecisionBody, item: StairItem): Change | null {
   );
   if (!found) throw refused([{ path: "/alternative", problem: "is not a change that this exercise has" }]);
   if (item.proposal.outcome === "stop" && found.direction === "harder") {
-    throw refused([{ path: "/alternative", problem: "is not open: the item is stopped until it is cleared" }]);
+    throw refused([
+      { path: "/alternative", problem: "is not open: the item is stopped until it is cleared" },
+    ]);
   }
-  if (found.blockedBy !== null) throw refused([{ path: "/alternative", problem: `is blocked: ${found.blockedBy}` }]);
+  if (found.blockedBy !== null)
+    throw refused([{ path: "/alternative", problem: `is blocked: ${found.blockedBy}` }]);
   const { kind, knob, from, to, prescription } = found;
   return { kind, knob, from, to, prescription };
 }

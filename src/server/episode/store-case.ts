@@ -40,7 +40,8 @@ export async function storeCase(
   const at = (instant: string): write.Writing => ({ clinicId, staffId, episodeId: episode.id, at: instant });
   for (const move of file.stageMoves) await write.insertStageMove(db, at(move.at), move);
   for (const school of file.schools) await write.insertSchool(db, at(school.at), school);
-  for (const body of file.restrictions) await write.insertRestriction(db, at(episode.startedAt), uuid(), body);
+  for (const body of file.restrictions)
+    await write.insertRestriction(db, at(episode.startedAt), uuid(), body);
   for (const [position, item] of file.items.entries()) {
     const first = item.prescriptions[0]?.from ?? episode.startedAt;
     await write.insertItem(db, at(first), { ...item, position });

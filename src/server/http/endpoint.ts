@@ -21,7 +21,10 @@ function json(answer: Answer, status = 200): Response {
 function failure(error: unknown, context: APIContext): Response {
   if (error instanceof ApiProblem) return error.response();
   if (isDatabaseUnavailable(error)) return databaseDown().response();
-  log.error({ route: context.routePattern, error: String((error as Error)?.stack ?? error) }, "unforeseen failure");
+  log.error(
+    { route: context.routePattern, error: String((error as Error)?.stack ?? error) },
+    "unforeseen failure",
+  );
   return new ApiProblem(500, "unforeseen", "Something went wrong on our side. Nothing was saved.").response();
 }
 
@@ -32,7 +35,9 @@ function signedIn(context: APIContext): StaffContext {
 }
 
 /** An endpoint that reads, for anybody signed in. */
-export function readEndpoint(handler: (staff: StaffContext, context: APIContext) => Promise<Answer>): APIRoute {
+export function readEndpoint(
+  handler: (staff: StaffContext, context: APIContext) => Promise<Answer>,
+): APIRoute {
   return async (context) => {
     try {
       return json(await handler(signedIn(context), context));

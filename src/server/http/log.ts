@@ -7,5 +7,8 @@ import pino from "pino";
 export const log = pino({
   level: process.env["LOG_LEVEL"] ?? "info",
   base: null,
-  redact: { paths: ["body", "*.body", "person", "*.person", "email", "*.email", "password", "*.password"], remove: true },
+  redact: {
+    paths: ["body", "*.body", "person", "*.person", "email", "*.email", "password", "*.password"],
+    remove: true,
+  },
 });

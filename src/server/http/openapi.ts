@@ -23,7 +23,12 @@ export const operations: readonly Operation[] = [
   { method: "post", path: "/api/sign-out", summary: "Sign out", answer: signedIn },
   { method: "get", path: "/api/caseload", summary: "Active episodes, worst first", answer: caseload },
   { method: "get", path: episode, summary: "The stair of a patient", answer: contract.StairView },
-  { method: "get", path: `${episode}/record`, summary: "The record of an episode", answer: contract.RecordView },
+  {
+    method: "get",
+    path: `${episode}/record`,
+    summary: "The record of an episode",
+    answer: contract.RecordView,
+  },
   { method: "get", path: `${episode}/case`, summary: "Export a case file", answer: CaseFile },
   write("sessions", "Record a session", contract.SessionBody),
   write("reports", "Record the next day", contract.ReportBody),
@@ -36,16 +41,14 @@ export const operations: readonly Operation[] = [
     summary: "Names of all calculations",
     answer: Type.Object({ calculations: Type.Array(Type.Object({ name: Type.String() })) }),
   },
-  ...calculations.map(
-    (c): Operation => ({
-      method: "post",
-      path: `/api/calc/${c.name}`,
-      summary: c.says,
-      body: c.input,
-      answer: c.output,
-      example: c.example,
-    }),
-  ),
+  ...calculations.map((c): Operation => ({
+    method: "post",
+    path: `/api/calc/${c.name}`,
+    summary: c.says,
+    body: c.input,
+    answer: c.output,
+    example: c.example,
+  })),
   { method: "get", path: "/api/openapi.json", summary: "This description", answer: Type.Object({}) },
 ];
 
@@ -61,20 +64,31 @@ export function openApi(): object {
   }
   return {
     openapi: "3.1.0",
-    info: { title: "Patient Stair", version: "1", description: "All times are UTC; all quantities are in SI units." },
+    info: {
+      title: "Patient Stair",
+      version: "1",
+      description: "All times are UTC; all quantities are in SI units.",
+    },
     paths,
   };
 }
 
 function describe({ path, summary, body, answer, example }: Operation): object {
   const json = (schema: TSchema, sample?: unknown) => ({
-    "application/json": { schema: { ...schema, $id: undefined }, ...(sample === undefined ? {} : { example: sample }) },
+    "application/json": {
+      schema: { ...schema, $id: undefined },
+      ...(sample === undefined ? {} : { example: sample }),
+    },
   });
   const problem = { "application/problem+json": { schema: contract.Problem } };
   return {
     summary,
     ...(path.includes("{id}")
-      ? { parameters: [{ name: "id", in: "path", required: true, schema: { type: "string", format: "uuid" } }] }
+      ? {
+          parameters: [
+            { name: "id", in: "path", required: true, schema: { type: "string", format: "uuid" } },
+          ],
+        }
       : {}),
     ...(body ? { requestBody: { required: true, content: json(body, example) } } : {}),
     responses: {

@@ -46,11 +46,18 @@ export function notFound(): ApiProblem {
 
 /** Input that is well-formed JSON but wrong. */
 export function refused(problems: readonly FieldProblem[]): ApiProblem {
-  return new ApiProblem(422, "refused-input", "Some of this cannot be recorded. Nothing was saved.", { problems });
+  return new ApiProblem(422, "refused-input", "Some of this cannot be recorded. Nothing was saved.", {
+    problems,
+  });
 }
 
 export function databaseDown(): ApiProblem {
-  return new ApiProblem(503, "database-unavailable", "The database cannot be reached just now. Nothing was saved; try again in a moment.", {
-    headers: { "retry-after": "5" },
-  });
+  return new ApiProblem(
+    503,
+    "database-unavailable",
+    "The database cannot be reached just now. Nothing was saved; try again in a moment.",
+    {
+      headers: { "retry-after": "5" },
+    },
+  );
 }

@@ -12,7 +12,10 @@ export interface EaseCause {
   readonly remedies: (view: RecordView) => readonly remedy.Remedy[];
 }
 
-const always = (...remedies: remedy.Remedy[]) => () => remedies;
+const always =
+  (...remedies: remedy.Remedy[]) =>
+  () =>
+    remedies;
 
 /** In the order in which causes are taken. Figures: common practice. */
 export const easeCauses: readonly EaseCause[] = [
@@ -29,12 +32,7 @@ export const easeCauses: readonly EaseCause[] = [
   {
     code: "flare",
     seen: flare,
-    remedies: always(
-      remedy.undoLastKnob,
-      remedy.oneSetFewer,
-      remedy.load10Less,
-      remedy.easierVariantRemedy,
-    ),
+    remedies: always(remedy.undoLastKnob, remedy.oneSetFewer, remedy.load10Less, remedy.easierVariantRemedy),
   },
   {
     code: "marked-fault",

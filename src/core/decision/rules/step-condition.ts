@@ -32,7 +32,11 @@ export const stepConditions: readonly StepCondition[] = [
   {
     code: "rebaseline",
     unmet: (view) =>
-      when(daysAway(view) > rebaselineAfterDays, evidence("rebaseline", { days: daysAway(view) }), notInSight),
+      when(
+        daysAway(view) > rebaselineAfterDays,
+        evidence("rebaseline", { days: daysAway(view) }),
+        notInSight,
+      ),
   },
   { code: "run", unmet: run },
   { code: "recent", unmet: recent },
@@ -40,7 +44,11 @@ export const stepConditions: readonly StepCondition[] = [
   {
     code: "reference",
     unmet: ({ input }) =>
-      when(!!input.prescription.dose.effort && input.maximumN === undefined, evidence("reference-missing"), 1),
+      when(
+        !!input.prescription.dose.effort && input.maximumN === undefined,
+        evidence("reference-missing"),
+        1,
+      ),
   },
   {
     code: "adherence",
@@ -105,7 +113,12 @@ function whyNot(day: DayJudgement, { input }: RecordView): Unmet[] {
     [day.during === "hold" && !sore, "pain-hold-band", { painDuring, school: input.school }, next],
     [day.during === "ease", "pain-ease-answered", { painDuring }, next],
     [day.nextDay === "hold", "next-day-hold", { painBefore, painNextDay: painNextDay ?? 0 }, next],
-    [day.nextDay === "ease" && input.flareSuspect !== false, "next-day-ease-answered", { painNextDay: painNextDay ?? 0 }, next],
+    [
+      day.nextDay === "ease" && input.flareSuspect !== false,
+      "next-day-ease-answered",
+      { painNextDay: painNextDay ?? 0 },
+      next,
+    ],
     [!day.effortWithinCap, "effort-above-cap", { effort, cap: policyCap(input) }, next],
     [!day.atTop, "short-of-top", {}, next],
     [day.markedFault, "marked-fault", { faults: day.markedFaultNames.join(", ") }, next],
@@ -133,7 +146,11 @@ function settling(view: RecordView): Unmet[] {
   const until = addDays(changedOn, settlingDays);
   return [
     ...when(daysLeft > 0, evidence("settling", { daysLeft, settlingDays, until }), daysLeft),
-    ...when(sessionsLeft > 0, evidence("settling-days", { sessionsLeft }), sessionsLeft * usualDaysBetweenSessions),
+    ...when(
+      sessionsLeft > 0,
+      evidence("settling-days", { sessionsLeft }),
+      sessionsLeft * usualDaysBetweenSessions,
+    ),
   ];
 }
 
@@ -151,7 +168,11 @@ function nextKnob(view: RecordView): Unmet[] {
 
 /** The next variant belongs to a later stage: the lane has gone as far as this stage lets it. */
 export function closesLane(next: Harder): boolean {
-  return next.found === "restriction" && next.restriction.kind === "variants" && next.restriction.origin === "stage";
+  return (
+    next.found === "restriction" &&
+    next.restriction.kind === "variants" &&
+    next.restriction.origin === "stage"
+  );
 }
 
 function policy(view: RecordView) {

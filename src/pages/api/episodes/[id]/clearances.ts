@@ -3,4 +3,6 @@ import { signingRoles } from "~/server/auth/staff-context";
 import { clearStop } from "~/server/episode/clear-stop";
 import { writeEndpoint } from "~/server/http/endpoint";
 
-export const POST = writeEndpoint(ClearanceBody, signingRoles, (staff, body, { params }) => clearStop(staff, params["id"] ?? "", body));
+export const POST = writeEndpoint(ClearanceBody, signingRoles, (staff, body, { params }) =>
+  clearStop(staff, params["id"] ?? "", body),
+);

@@ -1,0 +1,89 @@
+import astro from "eslint-plugin-astro";
+import boundaries from "eslint-plugin-boundaries";
+import reactHooks from "eslint-plugin-react-hooks";
+import globals from "globals";
+import tseslint from "typescript-eslint";
+
+/** The floors of the house, top to bottom: each imports only from those below it. */
+const floors = ["pages", "layouts", "islands", "workers", "server", "messages", "catalogue", "core"];
+
+/** What a floor may use besides everything below it. */
+const beside = { pages: ["styles"], layouts: ["styles"] };
+
+const policies = floors.map((floor, at) => ({
+  from: { element: { type: floor } },
+  allow: {
+    to: { element: { types: { anyOf: [floor, ...floors.slice(at + 1), ...(beside[floor] ?? [])] } } },
+  },
+}));
+
+const coreMayNotImport = [
+  "node:*",
+  "react",
+  "react-*",
+  "react-dom*",
+  "astro",
+  "astro:*",
+  "mysql2",
+  "mysql2/*",
+  "pino",
+];
+const sources = ["src/**/*.{ts,tsx,astro}"];
+
+export default tseslint.config(
+  { ignores: ["dist", ".astro", "node_modules", ".data"] },
+  ...tseslint.configs.strict,
+  ...tseslint.configs.stylistic,
+  ...astro.configs.recommended,
+  {
+    rules: {
+      "@typescript-eslint/consistent-type-imports": ["error", { disallowTypeAnnotations: false }],
+      "@typescript-eslint/consistent-type-definitions": "off",
+      "@typescript-eslint/dot-notation": "off",
+      eqeqeq: "error",
+      "no-console": "error",
+      "max-lines": ["error", { max: 320, skipBlankLines: true, skipComments: true }],
+      // A schema and the type made from it share one name.
+      "no-redeclare": "off",
+      "@typescript-eslint/no-redeclare": "off",
+    },
+  },
+  { files: ["**/*.{js,mjs}"], languageOptions: { globals: globals.node } },
+  {
+    files: ["src/islands/**/*.tsx"],
+    plugins: { "react-hooks": reactHooks },
+    rules: reactHooks.configs.recommended.rules,
+  },
+  {
+    files: sources,
+    plugins: { boundaries },
+    settings: {
+      "import/resolver": { typescript: { project: "./tsconfig.json" } },
+      "boundaries/include": ["src/**/*"],
+      "boundaries/elements": [
+        ...floors.filter((floor) => floor !== "pages").map((type) => ({ type, pattern: `src/${type}` })),
+        { type: "styles", pattern: "src/styles" },
+        { type: "pages", pattern: "src/pages" },
+        { type: "pages", pattern: "src/middleware.ts", mode: "file" },
+      ],
+    },
+    rules: { "boundaries/dependencies": ["error", { default: "disallow", policies }] },
+  },
+  {
+    files: ["src/core/**/*.ts"],
+    ignores: ["**/*.test.ts"],
+    rules: {
+      "no-restricted-imports": [
+        "error",
+        { patterns: [{ group: coreMayNotImport, message: "The core has no I/O and no interface." }] },
+      ],
+      "no-restricted-globals": ["error", "process", "fetch", "window", "document"],
+      "no-restricted-properties": [
+        "error",
+        { object: "Date", property: "now", message: "Time is an input of the core." },
+        { object: "Math", property: "random", message: "Randomness is an input of the core." },
+      ],
+    },
+  },
+  { files: ["src/messages/en.ts"], rules: { "max-lines": "off" } },
+);

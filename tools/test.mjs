@@ -1,0 +1,87 @@
+// Everything needed to run all tests on a bare machine: `npm test`, or one suite: `npm run test:api`.
+import { spawnSync } from "node:child_process";
+import { mkdtempSync, readFileSync, rmSync } from "node:fs";
+import os from "node:os";
+import path from "node:path";
+import { ensureBuild } from "./machine/build.mjs";
+import { ensurePrograms } from "./machine/debian.mjs";
+import { ensurePackages } from "./machine/packages.mjs";
+import { inRepository, repositoryRoot } from "./machine/root.mjs";
+import { PlainFailure, runPlainly, say } from "./machine/say.mjs";
+
+const bin = (name) => inRepository("node_modules/.bin", name);
+const scratch = mkdtempSync(path.join(os.tmpdir(), "stair-test-"));
+
+/** A check that either passes or fails as a whole. */
+const checks = {
+  format: { says: "formatting", command: [bin("prettier"), "--check", "--log-level", "warn", "."] },
+  lint: { says: "lint", command: [bin("eslint"), "."] },
+  pages: {
+    says: "types of pages",
+    command: [bin("astro"), "check", "--minimumSeverity", "warning", "--noSync"],
+  },
+  types: { says: "types", command: [bin("tsc"), "--noEmit"] },
+};
+const suites = {
+  unit: { says: "unit and reference tests", programs: [], build: false },
+  api: { says: "API tests against MariaDB, two processes", programs: ["mariadb"], build: true },
+  browser: { says: "browser tests in Chromium", programs: ["mariadb", "chromium"], build: true },
+};
+
+function run(command, env = {}) {
+  const [file, ...args] = command;
+  return spawnSync(file, args, {
+    cwd: repositoryRoot,
+    stdio: ["ignore", "inherit", "inherit"],
+    env: { ...process.env, ASTRO_TELEMETRY_DISABLED: "1", ...env },
+  }).status;
+}
+
+function runCheck({ says, command }) {
+  say(says);
+  return run(command) === 0 ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 };
+}
+
+function runSuite(name) {
+  const { says, programs, build } = suites[name];
+  ensurePrograms(programs);
+  if (build) ensureBuild();
+  say(says);
+  const report = path.join(scratch, `${name}.json`);
+  const status = run(
+    [
+      bin("vitest"),
+      "run",
+      "--project",
+      name,
+      "--reporter=default",
+      "--reporter=json",
+      `--outputFile.json=${report}`,
+    ],
+    { NODE_ENV: "test" },
+  );
+  try {
+    const { numPassedTests, numFailedTests } = JSON.parse(readFileSync(report, "utf8"));
+    return { passed: numPassedTests, failed: Math.max(numFailedTests, status === 0 ? 0 : 1) };
+  } catch {
+    return { passed: 0, failed: 1 };
+  }
+}
+
+await runPlainly(async () => {
+  const wanted = process.argv.slice(2);
+  const unknown = wanted.find((name) => !(name in suites));
+  if (unknown)
+    throw new PlainFailure(`${unknown} is not a suite; there are ${Object.keys(suites).join(", ")}.`);
+  ensurePackages();
+  const results = [];
+  if (wanted.length === 0) {
+    run([bin("astro"), "sync", "--silent"]);
+    results.push(...Object.values(checks).map(runCheck));
+  }
+  for (const name of wanted.length > 0 ? wanted : Object.keys(suites)) results.push(runSuite(name));
+  rmSync(scratch, { recursive: true, force: true });
+  const total = (key) => results.reduce((sum, result) => sum + result[key], 0);
+  process.stdout.write(`\n${total("passed")} passed, ${total("failed")} failed\n`);
+  process.exitCode = total("failed") === 0 ? 0 : 1;
+});

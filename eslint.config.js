@@ -52,7 +52,7 @@ export default tseslint.config(
   {
     files: ["src/islands/**/*.tsx"],
     plugins: { "react-hooks": reactHooks },
-    rules: reactHooks.configs.recommended.rules,
+    rules: { ...reactHooks.configs.recommended.rules, "react-hooks/incompatible-library": "off" },
   },
   {
     files: sources,

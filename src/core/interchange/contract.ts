@@ -4,7 +4,6 @@ import { Evidence } from "~/core/decision/evidence";
 import { oneOf } from "~/core/dose/dose";
 import { GateResult } from "~/core/gate/gate";
 import { InvolvedSide } from "~/core/measure/side-value";
-import { Change } from "~/core/progression/change";
 import { Exercise, Lane } from "~/core/progression/exercise";
 import { KnobValue, Prescription } from "~/core/progression/prescription";
 import { Pain } from "~/core/response/pain-response";
@@ -318,4 +317,3 @@ export const Problem = Type.Object({
   changed: Type.Optional(Type.Unknown({ description: "What stands now, after a 409" })),
 });
 export type Problem = Static<typeof Problem>;
-export type AppliedChange = Static<typeof Change>;

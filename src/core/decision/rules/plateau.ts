@@ -7,6 +7,7 @@ import type { RecordView } from "../record-view";
 const noStepDays = 21;
 const noEaseDays = 14;
 const adherenceNeeded = 70;
+const workedWithinDays = 7;
 const offers = ["more-volume", "another-variant", "referral"] as const;
 
 /**
@@ -16,7 +17,8 @@ const offers = ["more-volume", "another-variant", "referral"] as const;
  */
 export function plateau({ input, days, lastChange }: RecordView): Finding | null {
   if (!dosePolicy(input.prescription.dose.policy).steps) return null;
-  if (!days.some((day) => day.state !== "open")) return null;
+  const lastClosed = days.filter((day) => day.state !== "open").at(-1);
+  if (!lastClosed || elapsedDays(lastClosed.lastSessionAt, input.now) > workedWithinDays) return null;
   if (input.laneAdherencePercent !== undefined && input.laneAdherencePercent < adherenceNeeded) return null;
   const lastStep = input.changes.filter((change) => change.direction !== "easier").at(-1)?.at;
   const noStepFor = Math.floor(elapsedDays(lastStep ?? input.prescribedAt, input.now));

@@ -1,0 +1,68 @@
+import { describe, expect, it } from "vitest";
+import { demoPeople } from "~demo/people";
+import { simulate } from "~demo/simulate";
+import { attentionCodes } from "~/core/interchange/contract";
+import { evidenceCodes } from "~/core/decision/evidence";
+import { easeCauseCodes, outcomes } from "~/core/decision/decide-input";
+import { reviewCase } from "~/core/interchange/review-case";
+import { laneCodes } from "~/core/progression/exercise";
+import { knobs } from "~/core/progression/knob";
+import { painSchoolCodes } from "~/core/response/pain-school";
+import { groinMeasures } from "~/catalogue/measures/groin";
+import { sayChange, sayDose, sayEvidence, sayRule } from "./describe";
+import { en } from "./en";
+import { isKey, sayDate, sayNumber, t } from "./say";
+
+describe("every code of the core has words", () => {
+  const wanted = [
+    ...evidenceCodes.map((code) => `evidence.${code}`),
+    ...outcomes.map((code) => `outcome.${code}`),
+    ...easeCauseCodes.map((code) => `rule.ease-${code}`),
+    ...attentionCodes.map((code) => `attention.${code}`),
+    ...laneCodes.map((code) => `lane.${code}`),
+    ...knobs.flatMap(({ name, unit }) => [`knob.${name}`, `unit.${unit}`]),
+    ...painSchoolCodes.flatMap((code) => [`school.${code}`, `school.allows.${code}`]),
+    ...groinMeasures.map(({ unit }) => `unit.${unit}`),
+  ];
+  it.each(wanted)("%s", (key) => expect(isKey(key)).toBe(true));
+});
+
+it("no text praises or shouts", () => {
+  for (const text of Object.values(en)) expect(text).not.toMatch(/!|great|well done|awesome/i);
+});
+
+it("sentences are made whole from every proposal of the demo", () => {
+  for (const person of demoPeople) {
+    const file = { ...simulate(person.profile, "2026-03-10"), asOf: "2026-03-10T08:00:00Z" };
+    for (const { proposal, prescription, maximumN } of reviewCase(file).items) {
+      const texts = [
+        sayRule(proposal.rule, proposal.evidence),
+        sayDose(prescription, maximumN),
+        ...proposal.evidence.map(sayEvidence),
+        ...(proposal.change ? [sayChange(proposal.change, maximumN)] : []),
+      ];
+      for (const text of texts) expect(text).not.toMatch(/undefined|NaN|\{|\}|\[object/);
+    }
+  }
+});
+
+it("says doses, changes, dates and numbers as the trade does", () => {
+  const dose = {
+    style: "squeeze" as const,
+    policy: "effort-band" as const,
+    sets: 5,
+    hold: { bottom: 10, top: 10 },
+    effort: { lowPercent: 50, highPercent: 70 },
+    restSeconds: 30,
+    daysPerWeek: 4,
+  };
+  const prescription = { variantId: "x", settings: {}, dose };
+  expect(sayDose(prescription, 180)).toBe("5 × 10 s · 50–70 % · 90–126 N");
+  expect(sayDose(prescription, null)).toBe("5 × 10 s · 50–70 %");
+  const eased = { ...prescription, dose: { ...dose, effort: { lowPercent: 30, highPercent: 40 } } };
+  const change = { kind: "knob" as const, knob: "effort", from: "50-70", to: "30-40", prescription: eased };
+  expect(sayChange(change, 180)).toBe("effort: 50–70 % → 30–40 % (54–72 N)");
+  expect(sayDate("2026-11-24")).toBe("Tue 24 Nov");
+  expect([sayNumber(0.7636), sayNumber(92.91), sayNumber(231.4)]).toEqual(["0.76", "92.9", "231"]);
+  expect(t("caseload.count", { shown: 1 })).toBe("1 person");
+});

@@ -4,7 +4,8 @@ import { PlainFailure } from "./say.mjs";
 
 /**
  * Starts one application process and waits until it listens.
- * @returns the port, the process and `ended`, a promise of its exit code
+ * @param {{ databaseUrl: string, port: number, env?: Record<string, string>, stdout?: "inherit" | "pipe" }} options
+ * @returns {Promise<{ port: number, child: import("node:child_process").ChildProcess, ended: Promise<number> }>}
  */
 export async function startApplication({ databaseUrl, port, env = {}, stdout = "inherit" }) {
   const child = spawn("setpriv", ["--pdeathsig", "TERM", process.execPath, inRepository("tools/serve.mjs")], {

@@ -41,7 +41,7 @@ const worsenings: Record<string, Worsening> = {
     ...(set.holdSeconds === undefined ? {} : { holdSeconds: Math.max(0, set.holdSeconds - 2) }),
   })),
   "less force": everySet((set) => (set.forceN === undefined ? set : { ...set, forceN: set.forceN - 30 })),
-  "a good set left out": (d) => ({ ...d, sets: d.sets.filter((set, i) => i !== d.sets.findIndex(isGood)) }),
+  "a good set left out": (d) => ({ ...d, sets: d.sets.filter((_set, i) => i !== d.sets.findIndex(isGood)) }),
 };
 
 /**

@@ -81,7 +81,9 @@ describe("a broken case file is refused with the path", () => {
   it("text that is not JSON, and any other text, never throws", () => {
     expect(importCase("{").ok).toBe(false);
     fc.assert(
-      fc.property(fc.oneof(fc.string(), fc.json()), (text) => expect(importCase(text).ok).toBe(false)),
+      fc.property(fc.oneof(fc.string(), fc.json()), (text) => {
+        expect(importCase(text).ok).toBe(false);
+      }),
     );
   });
 });

@@ -1,0 +1,201 @@
+import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import os from "node:os";
+import path from "node:path";
+import mysql, { type Connection, type RowDataPacket } from "mysql2/promise";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { v7 as uuid } from "uuid";
+import { migrate, MigrationRefused } from "~/server/db/migrate";
+import { takeLease } from "~/server/db/lease";
+import { demoClinic } from "~demo/clinic";
+import { startServers, type Servers } from "~tests/harness/servers";
+import { signedIn, type Client } from "~tests/harness/client";
+import { fencer, squeezeSession } from "~tests/harness/story";
+import { endProcess } from "../../tools/machine/processes.mjs";
+
+let servers: Servers;
+let owner: Connection;
+let app: Connection;
+
+const connect = (uri: string) => mysql.createConnection({ uri, timezone: "Z", dateStrings: true });
+
+beforeAll(async () => {
+  servers = await startServers(1);
+  owner = await connect(servers.database.ownerUrl);
+  app = await connect(servers.database.appUrl);
+});
+afterAll(async () => {
+  owner.destroy();
+  app.destroy();
+  await servers.stop();
+});
+
+describe("facts are append-only, whatever the application does", () => {
+  const facts = [...readFileSync("db/privileges.sql", "utf8").matchAll(/GRANT SELECT, INSERT ON (\w+)/g)].map(
+    (m) => m[1] as string,
+  );
+
+  it.each(facts)("%s: no UPDATE, no DELETE", async (table) => {
+    await expect(app.query(`UPDATE ${table} SET clinic_id = clinic_id`)).rejects.toMatchObject({
+      errno: 1142,
+    });
+    await expect(app.query(`DELETE FROM ${table}`)).rejects.toMatchObject({ errno: 1142 });
+  });
+
+  it("the application's account can neither alter the schema nor give rights", async () => {
+    await expect(app.query("ALTER TABLE sessions ADD COLUMN x INT")).rejects.toMatchObject({ errno: 1142 });
+    await expect(app.query("DROP TABLE sessions")).rejects.toMatchObject({ errno: 1142 });
+    await expect(app.query("CREATE TABLE x (id INT)")).rejects.toMatchObject({ errno: 1142 });
+  });
+
+  it("every table of the schema stands in the list of privileges", async () => {
+    const [rows] = await owner.query<RowDataPacket[]>("SHOW TABLES");
+    const listed = [...readFileSync("db/privileges.sql", "utf8").matchAll(/ ON (\w+) TO/g)].map((m) => m[1]);
+    expect(rows.map((row) => Object.values(row)[0]).sort()).toEqual([...listed].sort());
+  });
+
+  it("every table that holds something of a clinic begins its key with the clinic", async () => {
+    const [rows] = await owner.query<RowDataPacket[]>(
+      `SELECT c.table_name AS name, k.column_name AS first_key
+         FROM information_schema.columns c
+         JOIN information_schema.key_column_usage k
+           ON k.table_schema = c.table_schema AND k.table_name = c.table_name
+          AND k.constraint_name = 'PRIMARY' AND k.ordinal_position = 1
+        WHERE c.table_schema = DATABASE() AND c.column_name = 'clinic_id' AND c.table_name <> 'staff_sessions'`,
+    );
+    expect(rows.length).toBeGreaterThan(12);
+    for (const row of rows) expect([row["name"], row["first_key"]]).toEqual([row["name"], "clinic_id"]);
+  });
+
+  it("a set cannot be tied to another clinic's session", async () => {
+    const [sessions] = await owner.query<RowDataPacket[]>("SELECT id FROM sessions LIMIT 1");
+    const insert = owner.execute(
+      "INSERT INTO session_sets (clinic_id, session_id, position, item_id, pain_during, body) VALUES (?, ?, 99, ?, 0, '{}')",
+      [uuid(), sessions[0]?.["id"], uuid()],
+    );
+    await expect(insert).rejects.toMatchObject({ errno: 1452 });
+  });
+});
+
+describe("migrations", () => {
+  const withFolder = async (change: (folder: string) => void) => {
+    const folder = mkdtempSync(path.join(os.tmpdir(), "stair-migrations-"));
+    cpSync("db", folder, { recursive: true });
+    change(folder);
+    try {
+      return await migrate(servers.database.ownerUrl, folder, null);
+    } finally {
+      rmSync(folder, { recursive: true, force: true });
+    }
+  };
+  const file = "migrations/0002_episodes.sql";
+
+  it("applied ones are not applied again", async () => expect(await withFolder(() => undefined)).toEqual([]));
+  it("an edited old one is refused", async () => {
+    const edited = withFolder((folder) => writeFileSync(path.join(folder, file), "-- another text\n"));
+    await expect(edited).rejects.toThrow(MigrationRefused);
+    await expect(edited).rejects.toThrow(/0002_episodes\.sql was edited/);
+  });
+  it("a missing old one is refused", async () => {
+    await expect(withFolder((folder) => rmSync(path.join(folder, file)))).rejects.toThrow(/its file is gone/);
+  });
+  it("a new one is applied once by several processes at once", async () => {
+    const add = (folder: string) =>
+      writeFileSync(
+        path.join(folder, "migrations/9999_new.sql"),
+        "CREATE TABLE newly_made (id INT NOT NULL PRIMARY KEY);",
+      );
+    const applied = await Promise.all([withFolder(add), withFolder(add), withFolder(add)]);
+    expect(applied.flat()).toEqual(["9999_new.sql"]);
+    await owner.query("DROP TABLE newly_made");
+    await owner.query("DELETE FROM schema_migrations WHERE name = '9999_new.sql'");
+  });
+});
+
+describe("a lease", () => {
+  const now = "2026-03-10T09:00:00Z";
+  it("is held by one, given back, and runs out when its holder dies", async () => {
+    const first = await takeLease(app as never, "sweep", 30, now);
+    expect(first).not.toBeNull();
+    expect(await takeLease(owner as never, "sweep", 30, now)).toBeNull();
+    expect(await takeLease(owner as never, "sweep", 30, "2026-03-10T09:00:31Z")).not.toBeNull();
+    await first?.();
+    expect(await takeLease(app as never, "sweep", 30, "2026-03-10T09:00:40Z")).toBeNull();
+  });
+});
+
+it("reading a record and signing in are in the audit log, with ids only", async () => {
+  const client = await signedIn(servers.urls[0] as string);
+  await client.get(`/api/episodes/${fencer}`);
+  const [rows] = await owner.query<RowDataPacket[]>(
+    "SELECT action, object_kind, object_id FROM audit_log WHERE clinic_id = ?",
+    [demoClinic.id],
+  );
+  const actions = rows.map((row) => row["action"]);
+  expect(actions).toContain("sign-in");
+  expect(rows.find((row) => row["action"] === "read-stair")).toMatchObject({
+    object_kind: "episode",
+    object_id: fencer,
+  });
+});
+
+describe("nothing acknowledged is lost", () => {
+  const count = async () => {
+    const [rows] = await owner.query<RowDataPacket[]>("SELECT id FROM sessions WHERE episode_id = ?", [
+      fencer,
+    ]);
+    return new Set(rows.map((row) => String(row["id"])));
+  };
+  /** Writes sessions one after the other and kills `pid` after a few; returns the acknowledged ids. */
+  const writeUntilDead = async (client: Client, pid: number) => {
+    const acknowledged: string[] = [];
+    for (let n = 0; n < 400; n += 1) {
+      const minute = String(n % 60).padStart(2, "0");
+      const body = squeezeSession("fencer", {
+        occurredAt: `2026-03-10T0${Math.floor(n / 60)}:${minute}:00Z`,
+      });
+      const reply = await client.post(`/api/episodes/${fencer}/sessions`, body).catch(() => null);
+      if (reply?.status !== 201) return acknowledged;
+      acknowledged.push(body.id);
+      if (acknowledged.length === 4) setTimeout(() => process.kill(pid, "SIGKILL"), 15);
+    }
+    return acknowledged;
+  };
+
+  it("when the application is killed in mid-write", async () => {
+    const doomed = await servers.startApp();
+    const client = (await signedIn(servers.urls[0] as string)).at(doomed.url);
+    const acknowledged = await writeUntilDead(client, doomed.pid);
+    expect(acknowledged.length).toBeGreaterThan(3);
+    const kept = await count();
+    for (const id of acknowledged) expect(kept).toContain(id);
+  });
+
+  it("when MariaDB is killed in mid-write; the same processes go on by themselves when it is back", async () => {
+    const client = await signedIn(servers.urls[0] as string);
+    const pid = servers.database.pid() as number;
+    const acknowledged = await writeUntilDead(client, pid);
+    expect(acknowledged.length).toBeGreaterThan(3);
+
+    const api = await client.get("/api/caseload");
+    expect([api.status, api.body.type]).toEqual([503, "/problems/database-unavailable"]);
+    const page = await client.get("/");
+    expect([page.status, page.headers.get("refresh")]).toEqual([503, "5"]);
+    expect((await client.get("/ready")).status).toBe(503);
+    expect((await client.get("/health")).status).toBe(200);
+
+    await endProcess(pid);
+    await servers.database.restart();
+    owner.destroy();
+    owner = await connect(servers.database.ownerUrl);
+    const kept = await count();
+    for (const id of acknowledged) expect(kept).toContain(id);
+    expect((await client.get("/ready")).status).toBe(200);
+    expect((await client.get("/")).status).toBe(200);
+    const again = await client.post(
+      `/api/episodes/${fencer}/sessions`,
+      squeezeSession("fencer", { id: acknowledged[0] as string }),
+    );
+    expect(again.body.repeated).toBe(true);
+    expect((await count()).size).toBe(kept.size);
+  });
+});

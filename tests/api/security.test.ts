@@ -1,0 +1,265 @@
+import { readdirSync } from "node:fs";
+import path from "node:path";
+import mysql from "mysql2/promise";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { v7 as uuid } from "uuid";
+import { hashPassword } from "~/server/auth/password";
+import { operations } from "~/server/http/openapi";
+import { demoPassword } from "~demo/clinic";
+import { startServers, type Servers } from "~tests/harness/servers";
+import { Client, signedIn } from "~tests/harness/client";
+import { fencer, squeezeOf, squeezeSession } from "~tests/harness/story";
+
+let servers: Servers;
+let url: string;
+let clinician: Client;
+
+const foreignEmail = "somebody@elsewhere.example";
+
+/** A second clinic with one clinician, put there as an operator would. */
+async function addForeignClinic(): Promise<void> {
+  const db = await mysql.createConnection({ uri: servers.database.ownerUrl, timezone: "Z" });
+  const [clinic, staff] = [uuid(), uuid()];
+  const at = "2026-03-01 08:00:00";
+  await db.execute("INSERT INTO clinics (id, name, zone, call_whom, created_at) VALUES (?, ?, ?, ?, ?)", [
+    clinic,
+    "Elsewhere",
+    "Europe/Vienna",
+    "-",
+    at,
+  ]);
+  await db.execute(
+    "INSERT INTO staff (clinic_id, id, email, name, role, password_hash, created_at) VALUES (?, ?, ?, ?, 'lead', ?, ?)",
+    [clinic, staff, foreignEmail, "Somebody", await hashPassword(demoPassword), at],
+  );
+  await db.end();
+}
+
+beforeAll(async () => {
+  servers = await startServers(2);
+  url = servers.urls[0] as string;
+  await addForeignClinic();
+  clinician = await signedIn(url);
+});
+afterAll(() => servers.stop());
+
+describe("another clinic's ids answer 404, at every endpoint that takes one", () => {
+  const bodies: Record<string, () => object> = {
+    sessions: () => squeezeSession("fencer"),
+    reports: () => ({ id: uuid(), trainingDate: "2026-03-08", pain: 1 }),
+    decisions: () => ({ id: uuid(), itemId: squeezeOf("fencer"), expectedVersion: 1, action: "accept" }),
+    school: () => ({ id: uuid(), school: "monitored", reason: "because" }),
+    clearances: () => ({ id: uuid(), itemId: squeezeOf("fencer"), reason: "because" }),
+  };
+  const withId = operations.filter((operation) => operation.path.includes("{id}"));
+
+  it.each(withId.map((o) => [o.method, o.path] as const))("%s %s", async (method, route) => {
+    const stranger = new Client(url);
+    expect(
+      (await stranger.post("/api/sign-in", { email: foreignEmail, password: demoPassword })).status,
+    ).toBe(200);
+    const ask = (id: string) => {
+      const body = bodies[path.basename(route)]?.();
+      return stranger.send(
+        method.toUpperCase(),
+        route.replace("{id}", id),
+        method === "post" ? body : undefined,
+      );
+    };
+    expect((await ask(fencer)).status).toBe(404);
+    expect((await ask(uuid())).status).toBe(404);
+    expect((await ask("not-an-id")).status).toBe(404);
+    const pages = await Promise.all(
+      ["", "/session", "/record"].map((p) => stranger.get(`/episodes/${fencer}${p}`)),
+    );
+    expect(pages.map((p) => p.status)).toEqual([404, 404, 404]);
+    for (const { body } of pages) expect(body).not.toContain("Darrow");
+  });
+
+  it("and sees nobody on its own caseload", async () => {
+    const stranger = new Client(url);
+    await stranger.post("/api/sign-in", { email: foreignEmail, password: demoPassword });
+    expect((await stranger.get("/api/caseload")).body.rows).toEqual([]);
+  });
+
+  it("the list of operations is the list of route files", () => {
+    const folder = path.resolve("src/pages/api");
+    const files = readdirSync(folder, { recursive: true, encoding: "utf8" }).filter((file) =>
+      file.endsWith(".ts"),
+    );
+    const routes = files
+      .map((file) =>
+        `/api/${file.replace(/\.ts$/, "").replace(/\/?index$/, "")}`.replace(/\[(\w+)\]/g, "{$1}"),
+      )
+      .filter((route) => route !== "/api/calc/{name}")
+      .sort();
+    const described = [...new Set(operations.map((o) => o.path))]
+      .filter((p) => !p.startsWith("/api/calc/"))
+      .sort();
+    expect(described).toEqual(routes);
+  });
+});
+
+describe("without a sign-in", () => {
+  it("endpoints answer 401 and pages lead to the sign-in", async () => {
+    const nobody = new Client(url);
+    expect((await nobody.get("/api/caseload")).status).toBe(401);
+    expect((await nobody.post("/api/calc/limb-symmetry", {})).status).toBe(401);
+    const page = await nobody.get("/");
+    expect([page.status, page.headers.get("location")]).toEqual([303, "/sign-in"]);
+  });
+});
+
+describe("sign-in", () => {
+  it("sets a cookie that scripts and other sites cannot use", async () => {
+    const { headers } = await new Client(url).post("/api/sign-in", {
+      email: foreignEmail,
+      password: demoPassword,
+    });
+    const cookie = headers.get("set-cookie") ?? "";
+    expect(cookie).toMatch(/HttpOnly/i);
+    expect(cookie).toMatch(/SameSite=Lax/i);
+  });
+
+  it("keeps only a hash of the token", async () => {
+    const db = await mysql.createConnection({ uri: servers.database.ownerUrl });
+    const [rows] = await db.query<mysql.RowDataPacket[]>(
+      "SELECT HEX(token_hash) AS hash FROM staff_sessions",
+    );
+    await db.end();
+    const token = clinician.sessionCookie.split("=")[1] ?? "";
+    expect(rows.length).toBeGreaterThan(0);
+    const hex = Buffer.from(token, "base64url").toString("hex").toUpperCase();
+    expect(rows.map((row) => row["hash"])).not.toContain(hex);
+  });
+
+  it("answers an unknown address and a wrong password alike, after like work", async () => {
+    const timed = async (email: string) => {
+      const started = performance.now();
+      const reply = await new Client(url).post("/api/sign-in", { email, password: "wrong" });
+      return { reply, ms: performance.now() - started };
+    };
+    const wrong = await timed("lead@tarnstreet.example");
+    const unknown = await timed("nobody@tarnstreet.example");
+    expect(unknown.reply.status).toBe(401);
+    expect(unknown.reply.body).toEqual(wrong.reply.body);
+    expect(unknown.ms).toBeGreaterThan(wrong.ms / 4);
+  });
+
+  it("is refused after too many tries, at every process and whatever X-Forwarded-For says", async () => {
+    const email = "assistant@tarnstreet.example";
+    const statuses: number[] = [];
+    for (let n = 0; n < 12; n += 1) {
+      const client = new Client(servers.urls[n % 2] as string);
+      const headers = { "x-forwarded-for": `10.0.0.${n}` };
+      statuses.push(
+        (await client.send("POST", "/api/sign-in", { email, password: "wrong" }, headers)).status,
+      );
+    }
+    expect(statuses.slice(0, 8)).toEqual(Array.from({ length: 8 }, () => 401));
+    expect(statuses.slice(8)).toEqual([429, 429, 429, 429]);
+    const right = await new Client(url).post("/api/sign-in", { email, password: demoPassword });
+    expect(right.status).toBe(429);
+    expect(Number(right.headers.get("retry-after"))).toBeGreaterThan(0);
+  });
+
+  it("ends with sign-out, at every process", async () => {
+    const client = await signedIn(url, "lead");
+    const held = client.at(servers.urls[1] as string);
+    expect((await held.get("/api/caseload")).status).toBe(200);
+    await client.post("/api/sign-out", {});
+    expect((await held.get("/api/caseload")).status).toBe(401);
+  });
+
+  it("ends after an hour without use, and after twelve in any case", async () => {
+    const client = await signedIn(url, "lead");
+    const at = async (instant: string) => {
+      servers.setClock(instant);
+      return (await client.get("/api/caseload")).status;
+    };
+    expect(await at("2026-03-10T09:59:00Z")).toBe(200);
+    expect(await at("2026-03-10T10:58:00Z")).toBe(200);
+    expect(await at("2026-03-10T12:00:00Z")).toBe(401);
+    servers.setClock("2026-03-10T09:00:00Z");
+    const busy = await signedIn(url, "lead");
+    for (let hour = 9; hour < 21; hour += 1) {
+      servers.setClock(`2026-03-10T${String(hour).padStart(2, "0")}:59:00Z`);
+      expect((await busy.get("/api/caseload")).status).toBe(hour < 21 ? 200 : 401);
+    }
+    servers.setClock("2026-03-10T21:01:00Z");
+    expect((await busy.get("/api/caseload")).status).toBe(401);
+    servers.setClock("2026-03-10T09:00:00Z");
+  });
+});
+
+describe("writes from elsewhere are refused", () => {
+  const send = (method: string, origin: string | null, headers: Record<string, string> = {}) =>
+    fetch(`${url}/api/episodes/${fencer}/sessions`, {
+      method,
+      headers: { cookie: clinician.sessionCookie, ...(origin === null ? {} : { origin }), ...headers },
+      ...(method === "DELETE" ? {} : { body: "{}" }),
+    }).then((response) => response.status);
+
+  it.each([
+    ["JSON", "POST", { "content-type": "application/json" }],
+    ["a form", "POST", { "content-type": "application/x-www-form-urlencoded" }],
+    ["DELETE", "DELETE", {}],
+    ["PUT", "PUT", { "content-type": "text/plain" }],
+  ])("%s", async (_what, method, headers) => {
+    expect(await send(method, "http://evil.example", headers as Record<string, string>)).toBe(403);
+    expect(await send(method, "null", headers as Record<string, string>)).toBe(403);
+    expect(await send(method, null, headers as Record<string, string>)).toBe(403);
+  });
+});
+
+describe("every answer carries its headers", () => {
+  it.each(["/sign-in", "/api/caseload", "/health", "/mark.svg", "/nothing-here", "/_astro/nothing.js"])(
+    "%s",
+    async (route) => {
+      const { headers } = await new Client(url).get(route);
+      const policy = headers.get("content-security-policy") ?? "";
+      expect(policy).toContain("default-src 'none'");
+      expect(policy).toContain("frame-ancestors 'none'");
+      expect(policy).not.toContain("unsafe-inline");
+      expect(policy).not.toMatch(/'unsafe-eval'/);
+      expect(headers.get("x-content-type-options")).toBe("nosniff");
+      expect(headers.get("referrer-policy")).toBe("no-referrer");
+    },
+  );
+});
+
+it("the interface description names every calculation with its schemas", async () => {
+  const { body } = await new Client(url).get("/api/openapi.json");
+  expect(body.openapi).toBe("3.1.0");
+  expect(body.paths["/api/calc/effort-target"].post.requestBody.content["application/json"].example).toEqual({
+    maximumN: 180,
+    lowPercent: 50,
+    highPercent: 70,
+  });
+  const answer = await clinician.post("/api/calc/effort-target", {
+    maximumN: 180,
+    lowPercent: 50,
+    highPercent: 70,
+  });
+  expect([answer.status, answer.body]).toEqual([200, { lowN: 90, highN: 126 }]);
+  const refused = await clinician.post("/api/calc/pain-response", {
+    school: "monitored",
+    painBefore: 0,
+    painDuring: 11,
+  });
+  expect([refused.status, refused.body.problems[0].path]).toEqual([422, "/painDuring"]);
+  expect((await clinician.post("/api/calc/no-such-thing", {})).status).toBe(404);
+});
+
+it("logs carry no patient data: no name, no id, no finding", async () => {
+  const app = await servers.startApp();
+  const client = clinician.at(app.url);
+  await client.get(`/api/episodes/${fencer}`);
+  await client.get(`/episodes/${fencer}`);
+  await client.post(`/api/episodes/${fencer}/sessions`, squeezeSession("fencer", { painBefore: 11 }));
+  await client.post("/api/sign-in", { email: "clinician@tarnstreet.example", password: "wrong" });
+  const lines = app.output();
+  expect(lines).toContain("/api/episodes/[id]");
+  for (const secret of [fencer, "Darrow", "Fencer", "tarnstreet", "painBefore", "wrong"])
+    expect(lines).not.toContain(secret);
+});

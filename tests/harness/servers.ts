@@ -1,0 +1,66 @@
+import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import os from "node:os";
+import path from "node:path";
+import { startApplication } from "../../tools/machine/application.mjs";
+import { startMariaDb } from "../../tools/machine/mariadb.mjs";
+import { prepareDatabase } from "../../tools/machine/prepare.mjs";
+import { endProcess } from "../../tools/machine/processes.mjs";
+
+/** The moment at which every suite with servers begins: 10:00 in the clinic on a Tuesday. */
+export const beginning = "2026-03-10T09:00:00.000Z";
+
+export interface Servers {
+  /** Base URLs of the application processes. */
+  readonly urls: string[];
+  readonly database: Awaited<ReturnType<typeof startMariaDb>>;
+  /** Moves the clock of all processes. */
+  setClock: (instant: string) => void;
+  /** Starts one more application process. */
+  startApp: (env?: Record<string, string>) => Promise<{ url: string; pid: number; output: () => string }>;
+  stop: () => Promise<void>;
+}
+
+/** A database of its own in a folder that is thrown away, with the demo in it, and some application processes. */
+export async function startServers(processes: number): Promise<Servers> {
+  const folder = mkdtempSync(path.join(os.tmpdir(), "stair-servers-"));
+  const clockFile = path.join(folder, "clock");
+  const setClock = (instant: string) => writeFileSync(clockFile, instant);
+  setClock(beginning);
+  const clock = { NODE_ENV: "test", STAIR_CLOCK_FILE: clockFile };
+  const database = await startMariaDb(path.join(folder, "db"), { keepRunning: false, quiet: true });
+  const prepared = {
+    ownerUrl: database.ownerUrl,
+    appUser: "'stair_app'@'127.0.0.1'",
+    demo: true,
+    env: clock,
+  };
+  prepareDatabase(prepared);
+
+  const pids: number[] = [];
+  const startApp: Servers["startApp"] = async (env = {}) => {
+    let output = "";
+    const app = await startApplication({
+      databaseUrl: database.appUrl,
+      port: 0,
+      env: { ...clock, LOG_LEVEL: "info", ...env },
+      stdout: "pipe",
+    });
+    app.child.stdout?.on("data", (chunk: Buffer) => (output += chunk.toString()));
+    const pid = app.child.pid as number;
+    pids.push(pid);
+    return { url: `http://127.0.0.1:${app.port}`, pid, output: () => output };
+  };
+  const urls: string[] = [];
+  for (let n = 0; n < processes; n += 1) urls.push((await startApp()).url);
+  return {
+    urls,
+    database,
+    setClock,
+    startApp,
+    stop: async () => {
+      for (const pid of pids) await endProcess(pid);
+      await database.stop();
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}

@@ -85,5 +85,6 @@ export default tseslint.config(
       ],
     },
   },
+  { files: ["tools/bench-run.ts"], rules: { "no-console": "off" } },
   { files: ["src/messages/en.ts"], rules: { "max-lines": "off" } },
 );

@@ -5,7 +5,7 @@ import { simulate } from "~demo/simulate";
 import { caseExample } from "~/core/calculation/examples";
 import { exportCase, type CaseFile } from "./case-file";
 import { importCase } from "./import-case";
-import { itemDays } from "./item-days";
+import { caseDays, itemDays } from "./case-days";
 import { reviewCase, schoolInForce } from "./review-case";
 
 const today = "2026-03-10";
@@ -106,12 +106,15 @@ describe("training days", () => {
   };
 
   it("two sessions of one local day are one day: pain before the first, clock from the last", () => {
-    expect(itemDays(file, "i1")).toHaveLength(1);
-    expect(itemDays(file, "i1")[0]).toMatchObject({ painBefore: 1, lastSessionAt: "2026-03-08T17:00:00Z" });
-    expect(itemDays(file, "i1")[0]?.sets).toHaveLength(10);
+    expect(itemDays(caseDays(file), "i1")).toHaveLength(1);
+    expect(itemDays(caseDays(file), "i1")[0]).toMatchObject({
+      painBefore: 1,
+      lastSessionAt: "2026-03-08T17:00:00Z",
+    });
+    expect(itemDays(caseDays(file), "i1")[0]?.sets).toHaveLength(10);
   });
   it("the latest report in time counts; one that came too late does not undo it", () => {
-    expect(itemDays(file, "i1")[0]?.report?.pain).toBe(1);
+    expect(itemDays(caseDays(file), "i1")[0]?.report?.pain).toBe(1);
   });
   it("the school set last is in force; without one, the stage's own", () => {
     expect(schoolInForce(file)).toBe("monitored");

@@ -12,7 +12,7 @@ import { judgeDay, type DayJudgement } from "~/core/response/judge-day";
 import { PainSchoolCode } from "~/core/response/pain-school";
 import { addDays, localDay } from "~/core/schedule/local-day";
 import type { CaseFile, CaseItem } from "./case-file";
-import { itemDays, trainingDates } from "./item-days";
+import { caseDays, itemDays, type CaseDay } from "./case-days";
 
 export const ItemReview = Type.Object({
   itemId: Type.String(),
@@ -51,7 +51,8 @@ export function reviewCase(file: CaseFile, school: PainSchoolCode = schoolInForc
   const move = latest(file.stageMoves, file.asOf);
   if (!move) throw new RangeError("the case has no stage");
   const stage = stageOf(file.pathway, move.stage);
-  const inputs = file.items.map((item) => ({ item, input: decideInput(file, item, stage, school) }));
+  const days = caseDays(file);
+  const inputs = file.items.map((item) => ({ item, input: decideInput(file, days, item, stage, school) }));
   const suspects = flareSuspects(
     inputs.map(({ item, input }) => ({
       itemId: item.id,
@@ -59,7 +60,7 @@ export function reviewCase(file: CaseFile, school: PainSchoolCode = schoolInForc
       during: judged(input).at(-1)?.during ?? null,
       loadsSite: item.lane === file.pathway.siteLane,
     })),
-    flareWindow(file),
+    flareWindow(file, days),
   );
   const stageEnteredOn = localDay(move.at, file.zone);
   const effortDays = inputs.flatMap(({ item, input }) => effortDaysOf(item, input));
@@ -102,8 +103,9 @@ export function schoolInForce(file: CaseFile): PainSchoolCode {
 }
 
 /** What `decide` needs to know of one item of the case. */
-export function decideInput(
+function decideInput(
   file: CaseFile,
+  days: readonly CaseDay[],
   item: CaseItem,
   stage: Stage,
   school: PainSchoolCode,
@@ -129,7 +131,7 @@ export function decideInput(
     involvedSide: file.episode.involvedSide,
     zone: file.zone,
     now: file.asOf,
-    trainingDays: itemDays(file, item.id),
+    trainingDays: itemDays(days, item.id),
     changes: decisions.map((d) => d.signedChange).filter((c): c is SignedChange => c !== null),
     restrictions: [...file.restrictions, ...stage.limits],
     stopSignals: [],
@@ -177,8 +179,8 @@ function judged(input: DecideInput): DayJudgement[] {
 }
 
 /** Start of the last two training days, as an instant; changes since then are suspects of a flare. */
-function flareWindow(file: CaseFile): string {
-  const from = trainingDates(file).slice(-2)[0];
+function flareWindow(file: CaseFile, days: readonly CaseDay[]): string {
+  const from = days.slice(-2)[0];
   return from ? `${addDays(from.date, -1)}T12:00:00Z` : file.asOf;
 }
 

@@ -1,4 +1,5 @@
-import { DateTime } from "luxon";
+const dayMs = 86_400_000;
+const formats = new Map<string, Intl.DateTimeFormat>();
 
 /**
  * The local calendar date of an instant in an IANA time zone.
@@ -8,10 +9,17 @@ import { DateTime } from "luxon";
  * @example localDay("2026-03-28T23:30:00Z", "Europe/Vienna") // "2026-03-29"
  */
 export function localDay(instant: string, zone: string): string {
-  const local = DateTime.fromISO(instant, { zone });
-  const date = local.toISODate();
-  if (!local.isValid || date === null) throw new RangeError(`no local day for ${instant} in ${zone}`);
-  return date;
+  let format = formats.get(zone);
+  if (!format) {
+    format = new Intl.DateTimeFormat("en-CA", {
+      timeZone: zone,
+      year: "numeric",
+      month: "2-digit",
+      day: "2-digit",
+    });
+    formats.set(zone, format);
+  }
+  return format.format(new Date(instant));
 }
 
 /**
@@ -20,16 +28,15 @@ export function localDay(instant: string, zone: string): string {
  * @example daysBetween("2024-02-28", "2024-03-01") // 2, the year has a leap day
  */
 export function daysBetween(from: string, to: string): number {
-  const utc = (date: string) => DateTime.fromISO(date, { zone: "utc" });
-  return Math.round(utc(to).diff(utc(from), "days").days);
+  return Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / dayMs);
 }
 
 /** Days, with a fraction, between two instants. */
 export function elapsedDays(from: string, to: string): number {
-  return (Date.parse(to) - Date.parse(from)) / 86_400_000;
+  return (Date.parse(to) - Date.parse(from)) / dayMs;
 }
 
 /** A local date moved by whole days. */
 export function addDays(date: string, days: number): string {
-  return DateTime.fromISO(date, { zone: "utc" }).plus({ days }).toISODate() as string;
+  return new Date(Date.parse(`${date}T00:00:00Z`) + days * dayMs).toISOString().slice(0, 10);
 }

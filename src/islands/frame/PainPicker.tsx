@@ -15,7 +15,7 @@ export default function PainPicker({ label, name, value, onChange, ends }: Props
     <fieldset>
       <legend className="mb-1 text-sm font-medium">
         {label}
-        {value === null && <span className="text-base-content/60 font-normal"> 0–10</span>}
+        {value === null && <span className="text-base-content/75 font-normal"> 0–10</span>}
       </legend>
       <div className="grid grid-cols-6 gap-1 sm:grid-cols-11">
         {scale.map((n) => (

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState } from "react";
+import { Fragment, useEffect, useMemo, useRef, useState } from "react";
 import type { StairView } from "~/core/interchange/contract";
 import { t } from "~/messages/say";
 import GateBars from "./GateBars";
@@ -155,15 +155,20 @@ function StageLabel({ place: { x, y, width }, number, name, here, onChoose }: La
       onKeyDown={(event) => event.key === "Enter" && onChoose()}
     >
       <rect x={x - width / 2} y={y} width={width} height={56} fill="transparent" />
-      <text x={x} y={y + 19} textAnchor="middle" className={`${tone} text-[15px]`}>
-        {number}
+      <text textAnchor="middle" className={tone}>
+        <tspan x={x} y={y + 19} className="text-[15px]">
+          {number}
+        </tspan>
+        {fits &&
+          lines.map((line, i) => (
+            <Fragment key={line}>
+              {" "}
+              <tspan x={x} y={y + 36 + i * 15} className="text-[13px]">
+                {line}
+              </tspan>
+            </Fragment>
+          ))}
       </text>
-      {fits &&
-        lines.map((line, i) => (
-          <text key={line} x={x} y={y + 36 + i * 15} textAnchor="middle" className={`${tone} text-[13px]`}>
-            {line}
-          </text>
-        ))}
     </g>
   );
 }

@@ -1,5 +1,4 @@
 import { attentionCodes, type CaseloadRow } from "~/core/interchange/contract";
-import { trainingDates } from "~/core/interchange/item-days";
 import { reviewCase, type ItemReview } from "~/core/interchange/review-case";
 import { daysBetween, localDay } from "~/core/schedule/local-day";
 import type { StaffContext } from "~/server/auth/staff-context";
@@ -7,7 +6,7 @@ import { now } from "~/server/clock";
 import { pool } from "~/server/db/connection";
 import { loadCases, type LoadedCase } from "~/server/episode/case-loader";
 import { listActiveEpisodes } from "~/server/episode/episode-repository";
-import { stairView } from "~/server/episode/stair-view";
+import { openDays } from "~/server/episode/stair-view";
 
 type Attention = CaseloadRow["attention"];
 const quietAfterDays = 7;
@@ -18,17 +17,16 @@ export async function readCaseload(staff: StaffContext): Promise<CaseloadRow[]> 
   const heads = await listActiveEpisodes(pool(), staff.clinicId);
   const cases = await loadCases(pool(), staff.clinicId, staff.zone, heads, now());
   return cases
-    .map((loaded) => caseloadRow(staff, loaded))
+    .map((loaded) => caseloadRow(loaded))
     .sort((a, b) => rank(a.attention) - rank(b.attention) || b.daysSinceOnset - a.daysSinceOnset);
 }
 
-function caseloadRow(staff: StaffContext, loaded: LoadedCase): CaseloadRow {
+function caseloadRow(loaded: LoadedCase): CaseloadRow {
   const { head, file } = loaded;
   const review = reviewCase(file);
   const today = localDay(file.asOf, file.zone);
   const stageIndex = file.pathway.stages.findIndex((stage) => stage.code === review.stage);
-  const lastSessionOn = trainingDates(file).at(-1)?.date ?? null;
-  const { reportDay } = stairView(staff, loaded);
+  const { reportDay, lastSessionOn } = openDays(loaded);
   const found = needs(review.items, review.gate?.outcome === "open", reportDay, lastSessionOn, today);
   const { givenName, familyName, activity } = head.person;
   return {

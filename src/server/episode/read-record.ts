@@ -1,6 +1,6 @@
 import type { RecordEntry, RecordView } from "~/core/interchange/contract";
 import { isLateReport } from "~/core/response/training-day-state";
-import { trainingDates } from "~/core/interchange/item-days";
+import { caseDays } from "~/core/interchange/case-days";
 import type { StaffContext } from "~/server/auth/staff-context";
 import type { LoadedCase } from "./case-loader";
 import { loadEpisode, noteRead } from "./read-episode";
@@ -26,7 +26,7 @@ export async function readRecord(staff: StaffContext, id: string): Promise<Recor
 function entries(loaded: LoadedCase): RecordEntry[] {
   const { file, writers } = loaded;
   const by = new Map(writers.sessions.map((session) => [session.id, session.by]));
-  const ends = new Map(trainingDates(file).map(({ date, sessions }) => [date, sessions.at(-1)?.at ?? ""]));
+  const ends = new Map(caseDays(file).map(({ date, lastSessionAt }) => [date, lastSessionAt]));
   return [
     ...file.sessions.map((s): RecordEntry => ({
       kind: "session",

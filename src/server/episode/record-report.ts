@@ -1,5 +1,5 @@
 import type { ReportBody, Written } from "~/core/interchange/contract";
-import { trainingDates } from "~/core/interchange/item-days";
+import { caseDays } from "~/core/interchange/case-days";
 import { localDay } from "~/core/schedule/local-day";
 import type { StaffContext } from "~/server/auth/staff-context";
 import { refused } from "~/server/http/problem";
@@ -15,7 +15,7 @@ export async function recordReport(
   const fact = { table: "next_day_reports", id: body.id, action: "record-report" } as const;
   return writeFact(staff, episodeId, fact, async ({ db, writing, loaded: { file } }) => {
     const path = "/trainingDate";
-    if (!trainingDates(file).some(({ date }) => date === body.trainingDate)) {
+    if (!caseDays(file).some(({ date }) => date === body.trainingDate)) {
       throw refused([{ path, problem: "has no session; record the session first" }]);
     }
     if (localDay(writing.at, file.zone) <= body.trainingDate) {

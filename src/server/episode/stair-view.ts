@@ -1,5 +1,5 @@
 import type { StairItem, StairView } from "~/core/interchange/contract";
-import { itemDays, trainingDates } from "~/core/interchange/item-days";
+import { caseDays } from "~/core/interchange/case-days";
 import { reviewCase, schoolInForce, type CaseReview } from "~/core/interchange/review-case";
 import { stageOf } from "~/core/pathway/pathway";
 import { alternatives } from "~/core/progression/alternatives";
@@ -80,22 +80,16 @@ function stairItem(
 }
 
 /** Which training day is open, and for which one a report can still be given and is not in. */
-function openDays({ file }: LoadedCase): Pick<StairView, "openDay" | "reportDay" | "lastSessionOn"> {
+export function openDays({ file }: LoadedCase): Pick<StairView, "openDay" | "reportDay" | "lastSessionOn"> {
   const today = localDay(file.asOf, file.zone);
-  const dates = trainingDates(file);
-  const states = dates.flatMap(({ date, sessions }) => {
-    const last = sessions.at(-1);
-    const itemId = last?.items[0]?.itemId;
-    const day = itemId === undefined ? undefined : itemDays(file, itemId).find((d) => d.date === date);
-    if (!last || !day) return [];
+  const states = caseDays(file).map((day) => {
     const state = trainingDayState(day, file.asOf);
-    const canReport =
-      state !== "reported" && date < today && elapsedDays(last.at, file.asOf) * 24 <= reportCountsHours;
-    return [{ date, state, canReport }];
+    const inTime = elapsedDays(day.lastSessionAt, file.asOf) * 24 <= reportCountsHours;
+    return { date: day.date, state, canReport: state !== "reported" && day.date < today && inTime };
   });
   return {
     openDay: states.filter((s) => s.state === "open").at(-1)?.date ?? null,
     reportDay: states.filter((s) => s.canReport).at(-1)?.date ?? null,
-    lastSessionOn: dates.at(-1)?.date ?? null,
+    lastSessionOn: states.at(-1)?.date ?? null,
   };
 }

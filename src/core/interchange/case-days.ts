@@ -1,0 +1,61 @@
+import type { NextDayReport, TrainingDay } from "~/core/response/session-record";
+import { reportCountsHours } from "~/core/response/training-day-state";
+import { localDay } from "~/core/schedule/local-day";
+import type { CaseFile, CaseSession } from "./case-file";
+
+/** All that was done on one local date, whatever the items, and how the morning after was. */
+export interface CaseDay {
+  readonly date: string;
+  readonly sessions: readonly CaseSession[];
+  /** Pain before the date's first session. */
+  readonly painBefore: number;
+  /** The reaction belongs to the date's last session, whatever it contained, so the clock starts there. */
+  readonly lastSessionAt: string;
+  readonly report: NextDayReport | undefined;
+}
+
+/** The training days of a case up to its `asOf`, oldest first. */
+export function caseDays(file: CaseFile): CaseDay[] {
+  const seen = (at: string) => Date.parse(at) <= Date.parse(file.asOf);
+  const sessions = file.sessions
+    .filter((session) => seen(session.at))
+    .sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
+  const byDate = new Map<string, CaseSession[]>();
+  for (const session of sessions) {
+    const date = localDay(session.at, file.zone);
+    const list = byDate.get(date);
+    if (list) list.push(session);
+    else byDate.set(date, [session]);
+  }
+  return [...byDate].flatMap(([date, ofDate]) => {
+    const [first, last] = [ofDate[0], ofDate.at(-1)];
+    if (!first || !last) return [];
+    const reports = file.reports.filter((r) => r.trainingDate === date && seen(r.receivedAt));
+    const report = reportThatCounts(reports, last.at);
+    return [{ date, sessions: ofDate, painBefore: first.painBefore, lastSessionAt: last.at, report }];
+  });
+}
+
+/** What one item's part of the training days was; days without it are left out. */
+export function itemDays(days: readonly CaseDay[], itemId: string): TrainingDay[] {
+  return days.flatMap(({ date, sessions, painBefore, lastSessionAt, report }) => {
+    const sets = sessions.flatMap((s) => s.items.filter((i) => i.itemId === itemId).flatMap((i) => i.sets));
+    if (sets.length === 0) return [];
+    return [{ date, lastSessionAt, painBefore, sets, ...(report ? { report } : {}) }];
+  });
+}
+
+/** The latest report that came in time to count; a correction that came too late does not undo it. */
+function reportThatCounts(reports: CaseFile["reports"], endedAt: string): NextDayReport | undefined {
+  const sorted = [...reports].sort((a, b) => Date.parse(a.receivedAt) - Date.parse(b.receivedAt));
+  const latest = Date.parse(endedAt) + reportCountsHours * 3_600_000;
+  const found = sorted.filter((r) => Date.parse(r.receivedAt) <= latest).at(-1) ?? sorted.at(-1);
+  if (!found) return undefined;
+  const { receivedAt, pain, stiffnessMinutes, swelling } = found;
+  return {
+    receivedAt,
+    pain,
+    ...(stiffnessMinutes === undefined ? {} : { stiffnessMinutes }),
+    ...(swelling === undefined ? {} : { swelling }),
+  };
+}

@@ -1,0 +1,143 @@
+import { writeFileSync } from "node:fs";
+import mysql from "mysql2/promise";
+import { v7 as uuid } from "uuid";
+import { decideExample } from "~/core/calculation/examples";
+import { decide } from "~/core/decision/decide";
+import { DecideInput } from "~/core/decision/decide-input";
+import { check } from "~/core/interchange/validate";
+import { closePool, pool } from "~/server/db/connection";
+import { loadCases } from "~/server/episode/case-loader";
+import { findEpisode } from "~/server/episode/episode-repository";
+import { demoClinic, demoPassword, demoStaff, demoStaffId } from "~demo/clinic";
+import { demoId } from "~demo/identity";
+
+/** One comparison: a thing of ours against a baseline measured in the same run. */
+interface Row {
+  readonly what: string;
+  readonly baseline: string;
+  readonly oursMs: number;
+  readonly baselineMs: number;
+  readonly target: string;
+}
+
+const rounds = 7;
+const median = (values: number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
+
+/** Runs both in turn and takes the median of each, so that a drifting machine hits both alike. */
+async function compare(
+  ours: () => unknown,
+  baseline: () => unknown,
+): Promise<{ oursMs: number; baselineMs: number }> {
+  const times = { ours: [] as number[], baseline: [] as number[] };
+  for (let round = -1; round < rounds; round += 1) {
+    const timed = async (work: () => unknown) => {
+      const started = performance.now();
+      await work();
+      return performance.now() - started;
+    };
+    const [a, b] = [await timed(ours), await timed(baseline)];
+    if (round < 0) continue;
+    times.ours.push(a);
+    times.baseline.push(b);
+  }
+  return { oursMs: median(times.ours), baselineMs: median(times.baseline) };
+}
+
+async function decideRow(): Promise<Row> {
+  const inputs = Array.from({ length: 10_000 }, (_, n): DecideInput => ({
+    ...decideExample,
+    maximumN: 150 + (n % 100),
+    trainingDays: decideExample.trainingDays.map((day) => ({ ...day, painBefore: n % 3 })),
+  }));
+  const texts = inputs.map((input) => JSON.stringify(input));
+  const result = await compare(
+    () => inputs.forEach((input) => decide(input)),
+    () => texts.forEach((text) => check(DecideInput, JSON.parse(text))),
+  );
+  return {
+    what: "decide, 10 000 items",
+    baseline: "JSON.parse and validation of the same inputs",
+    target: "≤ 1 ×",
+    ...result,
+  };
+}
+
+/** Gives the fencer 200 sessions with reports, as a year of training would. */
+async function longHistory(episodeId: string): Promise<void> {
+  const db = await mysql.createConnection({ uri: process.env["DATABASE_OWNER_URL"] ?? "", timezone: "Z" });
+  const [clinic, staff, item] = [
+    demoClinic.id,
+    demoStaffId("clinician"),
+    demoId("fencer", "item", "ball-squeeze"),
+  ];
+  const set = JSON.stringify({
+    side: "both",
+    holdSeconds: 10,
+    forceN: 110,
+    painDuring: 0,
+    painSite: "episode",
+    effort: 6,
+    faults: [],
+  });
+  for (let n = 0; n < 200; n += 1) {
+    const id = uuid();
+    const at = new Date(Date.now() - (n + 3) * 3_600_000 * 2)
+      .toISOString()
+      .replace("T", " ")
+      .replace("Z", "");
+    await db.execute(
+      `INSERT INTO sessions (clinic_id, id, episode_id, occurred_at, received_at, pain_before, recorded_by)
+       VALUES (?, ?, ?, ?, ?, 0, ?)`,
+      [clinic, id, episodeId, at, at, staff],
+    );
+    await db.query(
+      "INSERT INTO session_sets (clinic_id, session_id, position, item_id, pain_during, body) VALUES ?",
+      [Array.from({ length: 5 }, (_, position) => [clinic, id, position, item, 0, set])],
+    );
+  }
+  await db.end();
+}
+
+async function stairRow(): Promise<Row> {
+  const episodeId = demoId("fencer", "episode");
+  await longHistory(episodeId);
+  const base = process.env["BENCH_URL"] ?? "";
+  const signIn = await fetch(`${base}/api/sign-in`, {
+    method: "POST",
+    headers: { "content-type": "application/json", origin: base },
+    body: JSON.stringify({ email: demoStaff[0].email, password: demoPassword }),
+  });
+  const cookie = signIn.headers.get("set-cookie")?.split(";")[0] ?? "";
+  const result = await compare(
+    async () => {
+      const page = await fetch(`${base}/episodes/${episodeId}`, { headers: { cookie } });
+      if (page.status !== 200) throw new Error(`the stair answered ${page.status}`);
+      await page.text();
+    },
+    async () => {
+      const head = await findEpisode(pool(), demoClinic.id, episodeId);
+      if (!head) throw new Error("the demo has the fencer");
+      await loadCases(pool(), demoClinic.id, demoClinic.zone, [head], new Date().toISOString());
+    },
+  );
+  return {
+    what: "stair page, 200 sessions of history",
+    baseline: "its own SQL, run bare",
+    target: "≤ 1.5 × + 20 ms",
+    ...result,
+  };
+}
+
+const rows = [await decideRow(), await stairRow()];
+await closePool();
+const [file] = process.argv.slice(2);
+const table = rows.map(({ what, baseline, oursMs, baselineMs, target }) => ({
+  what,
+  baseline,
+  "ours ms": Number(oursMs.toFixed(1)),
+  "baseline ms": Number(baselineMs.toFixed(1)),
+  ratio: Number((oursMs / baselineMs).toFixed(2)),
+  target,
+}));
+console.table(table);
+if (file) writeFileSync(file, `${JSON.stringify({ rounds, rows: table }, null, 2)}\n`);

@@ -105,10 +105,8 @@ describe("npm start", () => {
   });
 
   it("with DATABASE_URL it uses that server and starts none", async () => {
-    const { app } = JSON.parse(readFileSync(path.join(folder, "secrets.json"), "utf8")) as { app: string };
-    const { owner } = JSON.parse(readFileSync(path.join(folder, "secrets.json"), "utf8")) as {
-      owner: string;
-    };
+    const secretsFile = path.join(folder, "secrets.json");
+    const secrets = JSON.parse(readFileSync(secretsFile, "utf8")) as Record<"app" | "owner", string>;
     const dbPort = readFileSync(path.join(folder, "mariadb.port"), "utf8");
     const other = mkdtempSync(path.join(os.tmpdir(), "stair-given-"));
     const address = (account: string, password: string) =>

@@ -104,7 +104,7 @@ export default function SessionPage({ stair }: { stair: StairView }) {
         {stair.items.map((item, index) => (
           <SessionItem key={item.itemId} stair={stair} item={item} index={index} />
         ))}
-        <div className="bg-base-100/95 border-base-300 fixed inset-x-0 bottom-0 border-t">
+        <div className="bg-base-100 border-base-300 fixed inset-x-0 bottom-0 border-t">
           <div className="mx-auto flex max-w-4xl items-center gap-3 px-4 py-2">
             <a className="btn btn-ghost" href={back}>
               {t("frame.back")}

@@ -6,14 +6,12 @@ import { markRadius, type Point } from "./stair-geometry";
 interface Props {
   item: StairItem;
   point: Point;
-  /** How many marks of the same lane stand before this one. */
-  nudge: number;
   selected: boolean;
   onChoose: () => void;
 }
 
 /** What one item of a lane should do next, at the place the lane has come to. */
-export default function LaneMark({ item, point, nudge, selected, onChoose }: Props) {
+export default function LaneMark({ item, point, selected, onChoose }: Props) {
   const { outcome } = item.proposal;
   return (
     <g
@@ -21,7 +19,7 @@ export default function LaneMark({ item, point, nudge, selected, onChoose }: Pro
       tabIndex={0}
       aria-label={`${t(`lane.${item.lane}`)}, ${item.exercise.name}: ${t(`outcome.${outcome}`)}`}
       className={`${markTone[outcome]} cursor-pointer`}
-      transform={`translate(${point.x + nudge * 2.1 * markRadius},${point.y})`}
+      transform={`translate(${point.x},${point.y})`}
       onClick={onChoose}
       onKeyDown={(event) => event.key === "Enter" && onChoose()}
     >

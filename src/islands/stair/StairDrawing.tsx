@@ -3,6 +3,7 @@ import type { StairView } from "~/core/interchange/contract";
 import { t } from "~/messages/say";
 import GateBars from "./GateBars";
 import LaneMark from "./LaneMark";
+import { markPlaces } from "./mark-places";
 import { stairGeometry } from "./stair-geometry";
 
 interface Props {
@@ -31,6 +32,7 @@ export default function StairDrawing({ stair, selectedItem, selectedStage, onIte
   const lanes = useMemo(() => [...new Set(stair.items.map((item) => item.lane))], [stair.items]);
   const rows = Math.max(1, lanes.length);
   const shape = stairGeometry(width, stair.stages.length, rows, at);
+  const places = markPlaces(stair.items, lanes, shape);
 
   return (
     <div ref={box}>
@@ -95,12 +97,11 @@ export default function StairDrawing({ stair, selectedItem, selectedStage, onIte
           />
         ))}
         <Figure {...shape.figure} scale={width < 560 ? 0.8 : 1.15} />
-        {stair.items.map((item, n) => (
+        {stair.items.map((item) => (
           <LaneMark
             key={item.itemId}
             item={item}
-            point={shape.onLane(lanes.indexOf(item.lane), item.progress)}
-            nudge={stair.items.slice(0, n).filter((other) => other.lane === item.lane).length}
+            point={places.get(item.itemId) ?? shape.figure}
             selected={item.itemId === selectedItem}
             onChoose={() => onItem(item.itemId)}
           />

@@ -1,0 +1,36 @@
+import { expect, it } from "vitest";
+import type { StairItem } from "~/core/interchange/contract";
+import { markPlaces } from "./mark-places";
+import { markRadius, stairGeometry } from "./stair-geometry";
+
+const item = (itemId: string, lane: string, progress: number) => ({ itemId, lane, progress }) as StairItem;
+
+it("marks of one lane never touch, and marks keep clear of the next stage's wall", () => {
+  const shape = stairGeometry(680, 6, 2, 3);
+  const items = [1, 1, 0.98, 0.4].map((progress, i) => item(`a${i}`, "adductors", progress));
+  const places = [...markPlaces(items, ["adductors", "trunk"], shape).values()];
+  const wall = shape.label(4).x - shape.label(4).width / 2;
+  for (const [i, place] of places.entries()) {
+    expect(place.x + markRadius).toBeLessThanOrEqual(wall + 0.01);
+    for (const other of places.slice(i + 1))
+      expect(Math.abs(place.x - other.x)).toBeGreaterThanOrEqual(2 * markRadius);
+  }
+});
+
+it("further along is further right", () => {
+  const shape = stairGeometry(680, 6, 3, 1);
+  const at = (progress: number) => shape.onLane(2, progress).x;
+  expect(at(0)).toBeLessThan(at(0.5));
+  expect(at(0.5)).toBeLessThan(at(1));
+});
+
+it("a stair fits its width on a tablet and on a phone, wherever somebody stands", () => {
+  for (const width of [330, 690]) {
+    for (let present = 0; present < 6; present += 1) {
+      const shape = stairGeometry(width, 6, 5, present);
+      const last = shape.label(5);
+      expect(last.x + last.width / 2).toBeLessThanOrEqual(width);
+      expect(shape.gateFoot(1).y).toBeGreaterThanOrEqual(0);
+    }
+  }
+});

@@ -33,6 +33,7 @@ await runPlainly(async () => {
     if (stopping) response.setHeader("connection", "close");
     forgetForwarding(request);
     if (Number(request.headers["content-length"] ?? 0) > largestBodyBytes) {
+      request.resume(); // lets the sender finish, so that it reads the answer instead of a reset connection
       response.writeHead(413, { "content-type": "application/problem+json", connection: "close" });
       response.end(
         JSON.stringify({ type: "/problems/too-large", title: "The body is too large.", status: 413 }),

@@ -114,10 +114,7 @@ it("5. bridge: 30 clean twice at effort 6, then holds of 5 s, then weight, then 
   if (!first) throw new Error("the bridge has variants");
   const wide = { ...first.dose, reps: { bottom: 12, top: 30 }, hold: { bottom: 3, top: 3 } };
   const done = (date: number, hold: number) =>
-    day(
-      date,
-      [1, 2].map(() => ({ ...reps([30])[0]!, side: "both" as const, holdSeconds: hold, effort: 6 })),
-    );
+    day(date, reps([30, 30], { side: "both", holdSeconds: hold, effort: 6 }));
   const input = stepUpInput({
     exercise: bridge,
     prescription: { variantId: first.id, settings: first.settings, dose: wide },
@@ -146,7 +143,6 @@ it("7. a flare is traced to the item changed that day; the others hold", () => {
   const prescription = base?.prescriptions[0]?.prescription;
   if (!base || !prescription) throw new Error("the example has an item");
   const ids = ["squat", "b", "c", "d", "e", "f", "g", "h"];
-  const set = { ...squeezes()[0]!, painDuring: 1 };
   const file: CaseFile = {
     ...caseExample,
     asOf: march(10, "08:00"),
@@ -160,7 +156,7 @@ it("7. a flare is traced to the item changed that day; the others hold", () => {
         id: "monday",
         at: march(9),
         painBefore: 1,
-        items: ids.map((itemId) => ({ itemId, sets: Array.from({ length: 5 }, () => set) })),
+        items: ids.map((itemId) => ({ itemId, sets: squeezes({ painDuring: 1 }) })),
       },
     ],
     reports: [{ id: "tuesday", trainingDate: "2026-03-09", receivedAt: march(10, "06:30"), pain: 5 }],

@@ -119,8 +119,7 @@ describe("training days", () => {
   it("the school set last is in force; without one, the stage's own", () => {
     expect(schoolInForce(file)).toBe("monitored");
     expect(schoolInForce({ ...file, schools: [] })).toBe("monitored");
-    const [set] = file.schools;
-    const later = { ...set!, id: "s2", at: "2026-03-09T09:00:00Z", school: "tendon" as const };
+    const later = { id: "s2", at: "2026-03-09T09:00:00Z", school: "tendon" as const, reason: "changed" };
     expect(schoolInForce({ ...file, schools: [...file.schools, later] })).toBe("tendon");
   });
 });

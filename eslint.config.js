@@ -64,7 +64,7 @@ export default tseslint.config(
         ...floors.filter((floor) => floor !== "pages").map((type) => ({ type, pattern: `src/${type}` })),
         { type: "styles", pattern: "src/styles" },
         { type: "pages", pattern: "src/pages" },
-        { type: "pages", pattern: "src/middleware.ts", partialMatch: false },
+        { type: "pages", pattern: "src/middleware" },
       ],
     },
     rules: { "boundaries/dependencies": ["error", { default: "disallow", policies }] },

@@ -123,6 +123,24 @@ describe("a lease", () => {
   });
 });
 
+it("signing in sweeps away sessions that are too old to be used, under a lease that is given back", async () => {
+  const [staff] = await owner.query<RowDataPacket[]>("SELECT clinic_id, id FROM staff LIMIT 1");
+  const old = Buffer.alloc(32, 7);
+  await owner.execute(
+    "INSERT INTO staff_sessions (token_hash, clinic_id, staff_id, created_at, last_seen_at) VALUES (?, ?, ?, ?, ?)",
+    [old, staff[0]?.["clinic_id"], staff[0]?.["id"], "2026-03-09 20:00:00", "2026-03-09 20:00:00"],
+  );
+  await signedIn(servers.urls[0] as string);
+  const [rows] = await owner.execute<RowDataPacket[]>("SELECT 1 FROM staff_sessions WHERE token_hash = ?", [
+    old,
+  ]);
+  expect(rows).toHaveLength(0);
+  const [leases] = await owner.query<RowDataPacket[]>(
+    "SELECT name FROM leases WHERE name = 'sweep-sessions'",
+  );
+  expect(leases).toHaveLength(0);
+});
+
 it("reading a record and signing in are in the audit log, with ids only", async () => {
   const client = await signedIn(servers.urls[0] as string);
   await client.get(`/api/episodes/${fencer}`);

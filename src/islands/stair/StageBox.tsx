@@ -24,6 +24,11 @@ export default function StageBox({ stair, code }: { stair: StairView; code: stri
         </span>
       </p>
       {stage.caution && <p className="text-error text-sm font-medium">{stage.caution}</p>}
+      {code === stair.stage && stair.restrictions.length > 0 && (
+        <p className="text-sm font-medium" data-testid="limits">
+          {t("stair.limits")}: {stair.restrictions.map(sayLimit).join("; ")}
+        </p>
+      )}
       {unfilled.length > 0 && (
         <p className="text-warning text-sm font-medium">
           {t("stair.unfilled", { lanes: unfilled.map((lane) => t(`lane.${lane}`)).join(", ") })}
@@ -31,4 +36,8 @@ export default function StageBox({ stair, code }: { stair: StairView; code: stri
       )}
     </section>
   );
+}
+
+function sayLimit({ says, until }: StairView["restrictions"][number]): string {
+  return until === null ? says : `${says} (${t("stair.until", { date: sayDate(until) })})`;
 }

@@ -6,6 +6,7 @@ import { ApiProblem } from "~/server/http/problem";
 import { passwordFits } from "./password";
 import { countTry } from "./sign-in-limit";
 import type { StaffContext } from "./staff-context";
+import { sweepSessions } from "./sweep-sessions";
 import { deleteSession, findLogin, findSession, insertSession, touchSession } from "./staff-repository";
 
 export const sessionCookie = "stair_session";
@@ -24,10 +25,12 @@ export async function signIn(email: string, password: string, clientAddress: str
   const fits = await passwordFits(login?.passwordHash ?? null, password);
   if (!login || !fits) throw new ApiProblem(401, "sign-in-failed", "Address or password is wrong.");
   await counted.succeeded();
+  const at = now();
+  await sweepSessions(at, new Date(Date.parse(at) - absoluteHours * 3_600_000).toISOString());
   const token = randomBytes(32).toString("base64url");
   const { clinicId, staffId } = login;
-  await insertSession(pool(), { tokenHash: hashToken(token), clinicId, staffId, at: now() });
-  await writeAudit(pool(), { clinicId, staffId }, { action: "sign-in", kind: "staff", id: staffId }, now());
+  await insertSession(pool(), { tokenHash: hashToken(token), clinicId, staffId, at });
+  await writeAudit(pool(), { clinicId, staffId }, { action: "sign-in", kind: "staff", id: staffId }, at);
   return token;
 }
 

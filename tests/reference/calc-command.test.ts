@@ -1,0 +1,68 @@
+import { spawnSync } from "node:child_process";
+import { describe, expect, it } from "vitest";
+import { caseExample, decideExample } from "~/core/calculation/examples";
+import { calculations } from "~/core/calculation/registry";
+
+/** The command as a person or a script calls it, without npm in between. */
+function calc(args: string[], input?: string) {
+  const { status, stdout, stderr } = spawnSync(
+    process.execPath,
+    ["--import", "tsx", "tools/calc.ts", ...args],
+    {
+      encoding: "utf8",
+      ...(input === undefined ? {} : { input }),
+    },
+  );
+  return { status, stdout, stderr };
+}
+
+describe("npm run -s calc", () => {
+  it("lists every calculation", () => {
+    const { status, stdout } = calc(["--list"]);
+    expect(status).toBe(0);
+    expect(
+      stdout
+        .trim()
+        .split("\n")
+        .map((line) => line.split(" ")[0]),
+    ).toEqual(calculations.map((c) => c.name));
+  });
+
+  it("effort-target of 180 N at 50–70 % is 90–126 N", () => {
+    const { status, stdout } = calc(["effort-target", '{"maximumN":180,"lowPercent":50,"highPercent":70}']);
+    expect([status, JSON.parse(stdout)]).toEqual([0, { lowN: 90, highN: 126 }]);
+  });
+
+  it("prints schemas with an example that runs when it is fed back", () => {
+    const { example } = JSON.parse(calc(["--schema", "decide"]).stdout);
+    expect(example).toEqual(JSON.parse(JSON.stringify(decideExample)));
+    const answer = calc(["decide"], JSON.stringify(example));
+    expect(JSON.parse(answer.stdout)).toMatchObject({
+      outcome: "step-up",
+      change: { knob: "effort", to: "70-85" },
+    });
+  });
+
+  it("reviews a case file from standard input, without a database", () => {
+    const answer = calc(["case"], JSON.stringify(caseExample));
+    expect(JSON.parse(answer.stdout)).toMatchObject({
+      stage: "isometric",
+      school: "monitored",
+      gate: { outcome: "open" },
+      items: [{ proposal: { outcome: "step-up" } }],
+    });
+  });
+
+  it.each([
+    ["pain 11", ["pain-response", '{"school":"monitored","painBefore":0,"painDuring":11}'], "/painDuring"],
+    ["a key too many", ["effort-target", '{"maximumN":1,"lowPercent":1,"highPercent":1,"x":1}'], "/x"],
+    ["no JSON", ["effort-target", "{"], "not JSON"],
+    ["an unknown name", ["squeeze-everything", "{}"], "not a calculation"],
+    ["nothing at all", [], "usage"],
+  ])("%s: exit 2, one line that names it", (_what, args, words) => {
+    const { status, stdout, stderr } = calc(args);
+    expect([status, stdout]).toEqual([2, ""]);
+    expect(stderr.trim().split("\n")).toHaveLength(1);
+    expect(stderr).toContain(words);
+  });
+});

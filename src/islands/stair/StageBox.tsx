@@ -8,7 +8,7 @@ export default function StageBox({ stair, code }: { stair: StairView; code: stri
   const filled = new Set(stair.items.map((item) => item.lane));
   const unfilled = code === stair.stage ? stage.lanes.filter((lane) => !filled.has(lane)) : [];
   return (
-    <section className="border-base-300 mt-2 border-t pt-2" aria-live="polite">
+    <section aria-live="polite">
       <h2 className="flex flex-wrap items-baseline gap-x-3 font-semibold">
         {stage.name}
         {code === stair.stage && (

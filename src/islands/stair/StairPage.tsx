@@ -92,7 +92,7 @@ export default function StairPage({ stair: loaded }: { stair: StairView }) {
       )}
       {problem && <ProblemNote problem={problem} />}
 
-      <div className="mt-3 grid items-start gap-4 lg:grid-cols-[1.35fr_1fr]">
+      <div className="mt-3 grid items-start gap-3 lg:grid-cols-[1.35fr_1fr] lg:grid-rows-[auto_1fr]">
         <div className="bg-base-100 border-base-300 rounded-box min-w-0 border p-3">
           <StairDrawing
             stair={shown}
@@ -104,10 +104,8 @@ export default function StairPage({ stair: loaded }: { stair: StairView }) {
               document.getElementById("gate")?.scrollIntoView({ behavior: "smooth", block: "nearest" })
             }
           />
-          <StageBox stair={shown} code={stage} />
-          <GatePanel stair={shown} />
         </div>
-        <div className="flex min-w-0 flex-col gap-3">
+        <div className="flex min-w-0 flex-col gap-3 lg:row-span-2">
           {stair.reportDay && !preview && (
             <ReportForm
               episodeId={stair.episodeId}
@@ -134,6 +132,10 @@ export default function StairPage({ stair: loaded }: { stair: StairView }) {
               {t("caseload.last", { date: sayDate(stair.lastSessionOn) })}
             </p>
           )}
+        </div>
+        <div className="bg-base-100 border-base-300 rounded-box min-w-0 border p-3">
+          <StageBox stair={shown} code={stage} />
+          <GatePanel stair={shown} />
         </div>
       </div>
     </div>

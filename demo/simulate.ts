@@ -7,6 +7,7 @@ import { reviewCase, type ItemReview } from "~/core/interchange/review-case";
 import { effortTarget } from "~/core/dose/effort-target";
 import type { TurnedChange } from "~/core/progression/change";
 import { firstPrescription, type Exercise } from "~/core/progression/exercise";
+import { sidesOf } from "~/core/progression/sides-of";
 import type { Prescription } from "~/core/progression/prescription";
 import type { PainSchoolCode } from "~/core/response/pain-school";
 import type { SetRecord } from "~/core/response/session-record";
@@ -153,7 +154,7 @@ export function simulate(profile: DemoProfile, today: string): CaseFile {
   ): SetRecord[] {
     const { dose } = item.prescription;
     const sides =
-      exercise(item.exerciseId).sides === "each-side" ? (["left", "right"] as const) : (["both"] as const);
+      sidesOf(exercise(item.exerciseId), item.prescription) === "each-side" ? (["left", "right"] as const) : (["both"] as const);
     const atSite = item.lane === groinPathway.siteLane;
     const pain = during ?? (atSite ? clamp(before + Math.round(who.irritability * rng() * 2)) : 0);
     const target =

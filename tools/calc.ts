@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
 import { runCalculation } from "~/core/calculation/calculation";
-import { calculations, findCalculation } from "~/core/calculation/registry";
+import { allCalculations, findCalculation } from "~/catalogue/calculations";
 
 const usage =
   "usage: npm run -s calc -- <name> ['<json>'] | --list | --schema <name>   (without JSON: read from stdin)";
@@ -9,7 +9,7 @@ class Refused extends Error {}
 
 function main([first, second]: string[]): string {
   if (first === "--list")
-    return calculations.map(({ name, says }) => `${name.padEnd(16)} ${says}`).join("\n");
+    return allCalculations.map(({ name, says }) => `${name.padEnd(16)} ${says}`).join("\n");
   if (first === "--schema") {
     const { name, says, source, input, output, example } = named(second);
     return JSON.stringify({ name, says, source, input, output, example }, null, 2);

@@ -1,6 +1,4 @@
-import type { Exercise } from "~/core/progression/exercise";
-
-type Source = Exercise["source"];
+import type { Source } from "~/core/progression/source";
 
 /** A fact of the trade with no single source. */
 export const commonPractice: Source = { kind: "common-practice" };

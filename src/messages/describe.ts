@@ -35,7 +35,8 @@ export function sayRange({ bottom, top }: WorkRange): string {
 
 /** A dose in one line, with newtons where a maximum is known: 5 × 10 s · 50–70 % · 90–126 N. */
 export function sayDose({ dose }: Prescription, maximumN: number | null): string {
-  const { reps, hold, contacts, minutes, effort, loadKg } = dose;
+  const { reps, hold, contacts, minutes, effort, loadKg, tempo, bandN, bodyWeightPercent, maximumPercent } =
+    dose;
   const held = hold && hold.top > 1 ? sayRange(hold) : null;
   const work = [
     reps && held ? t("dose.repsHeld", { reps: sayRange(reps), seconds: held }) : "",
@@ -49,6 +50,10 @@ export function sayDose({ dose }: Prescription, maximumN: number | null): string
     effort ? t("dose.effort", { low: effort.lowPercent, high: effort.highPercent }) : "",
     effort && maximumN ? sayForce(effort, maximumN) : "",
     loadKg ? t("dose.load", { kg: sayNumber(loadKg) }) : "",
+    bandN ? t("dose.band", { n: sayNumber(bandN) }) : "",
+    bodyWeightPercent && !loadKg ? t("dose.bodyWeight", { percent: bodyWeightPercent }) : "",
+    maximumPercent && !loadKg ? t("dose.maximum", { percent: maximumPercent }) : "",
+    tempo ? t("dose.tempo", { tempo }) : "",
   ]
     .filter(Boolean)
     .join(" · ");
@@ -63,7 +68,9 @@ export function sayForce(effort: { lowPercent: number; highPercent: number }, ma
 /** Where a knob stands, with its unit: 15 cm, 50–70 %, single. */
 export function sayKnobValue(name: string, value: KnobValue): string {
   const { unit } = knobByName(name);
-  const words = String(value).replaceAll("-", /^\d+-\d+$/.test(String(value)) ? "–" : " ");
+  // A tempo such as 3-1-1-0 is written as it is spoken; ranges get a dash, codes a space.
+  const text = String(value);
+  const words = name === "tempo" ? text : text.replaceAll("-", /^\d+-\d+$/.test(text) ? "–" : " ");
   const sign = label("unit", unit);
   return sign ? `${words} ${sign}` : words;
 }

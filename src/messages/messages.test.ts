@@ -5,7 +5,8 @@ import { attentionCodes } from "~/core/interchange/contract";
 import { evidenceCodes } from "~/core/decision/evidence";
 import { easeCauseCodes, outcomes } from "~/core/decision/decide-input";
 import { reviewCase } from "~/core/interchange/review-case";
-import { laneCodes } from "~/core/progression/exercise";
+import { bodyPositions, forbidCodes, laneCodes, muscles, phases, regions } from "~/core/progression/body";
+import { kitList } from "~/core/progression/kit";
 import { knobs } from "~/core/progression/knob";
 import { painSchoolCodes } from "~/core/response/pain-school";
 import { groinMeasures } from "~/catalogue/measures/groin";
@@ -22,6 +23,12 @@ describe("every code of the core has words", () => {
     ...laneCodes.map((code) => `lane.${code}`),
     ...knobs.flatMap(({ name, unit }) => [`knob.${name}`, `unit.${unit}`]),
     ...painSchoolCodes.flatMap((code) => [`school.${code}`, `school.allows.${code}`]),
+    ...bodyPositions.map((code) => `position.${code}`),
+    ...regions.map((code) => `region.${code}`),
+    ...muscles.map((code) => `muscle.${code}`),
+    ...phases.map((code) => `phase.${code}`),
+    ...forbidCodes.map((code) => `forbid.${code}`),
+    ...kitList.map(({ code }) => `kit.${code}`),
     ...groinMeasures.map(({ unit }) => `unit.${unit}`),
   ];
   it.each(wanted)("%s", (key) => expect(isKey(key)).toBe(true));

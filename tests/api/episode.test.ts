@@ -181,7 +181,7 @@ describe("the worked story, through the endpoints of two processes", () => {
       decision: {
         action: "accept",
         school: "monitored",
-        proposal: { outcome: "step-up", engineVersion: "1.0.0" },
+        proposal: { outcome: "step-up", engineVersion: "1.1.0" },
       },
     });
   });

@@ -5,7 +5,7 @@ import { reviewCase } from "~/core/interchange/review-case";
 import type { CaseFile } from "~/core/interchange/case-file";
 import type { TurnedChange } from "~/core/progression/change";
 import { effortTarget } from "~/core/dose/effort-target";
-import { bridge } from "~/catalogue/exercises/strength";
+import { bridge } from "~/catalogue/exercises/posterior-chain";
 import {
   day,
   exerciseWith,

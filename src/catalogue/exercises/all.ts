@@ -1,21 +1,35 @@
 import type { Exercise } from "~/core/progression/exercise";
-import { adductorSlide, ballSqueeze, sideLyingAdduction } from "./adductors";
-import { hipRange, rebounds, runningSteps, singleLegStance } from "./spring-and-range";
-import { bridge, frontPlank, hinge, sideLyingLift, sideStepUp, squat } from "./strength";
+import { adductorExercises } from "./adductors";
+import { backRangeExercises } from "./back-range";
+import { balanceAndCalfExercises } from "./balance-and-calf";
+import { hamstringExercises } from "./hamstrings";
+import { hipAbductorExercises } from "./hip-abductors";
+import { hipRotatorExercises } from "./hip-rotators";
+import { kneeExtensorExercises } from "./knee-extensors";
+import { landingExercises } from "./landing";
+import { posteriorChainExercises } from "./posterior-chain";
+import { rangeExercises } from "./range";
+import { runningExercises } from "./running";
+import { singleLegExercises } from "./single-leg";
+import { squatExercises } from "./squats";
+import { trunkExercises } from "./trunk";
+import { upperBodyExercises } from "./upper-body";
 
 /** The exercises a new clinic starts with. */
 export const startingExercises: readonly Exercise[] = [
-  ballSqueeze,
-  adductorSlide,
-  sideLyingAdduction,
-  squat,
-  sideStepUp,
-  hinge,
-  bridge,
-  sideLyingLift,
-  frontPlank,
-  hipRange,
-  singleLegStance,
-  rebounds,
-  runningSteps,
+  ...rangeExercises,
+  ...backRangeExercises,
+  ...kneeExtensorExercises,
+  ...squatExercises,
+  ...singleLegExercises,
+  ...posteriorChainExercises,
+  ...hamstringExercises,
+  ...adductorExercises,
+  ...hipAbductorExercises,
+  ...hipRotatorExercises,
+  ...trunkExercises,
+  ...balanceAndCalfExercises,
+  ...landingExercises,
+  ...runningExercises,
+  ...upperBodyExercises,
 ];

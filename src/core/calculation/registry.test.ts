@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { check } from "~/core/interchange/validate";
 import { runCalculation } from "./calculation";
-import { calculations, findCalculation } from "./registry";
+import { allCalculations as calculations, findCalculation } from "~/catalogue/calculations";
 import { caseExample, decideExample, gateExample } from "./examples";
 
 describe.each(calculations.map((calculation) => [calculation.name, calculation] as const))(

@@ -1,7 +1,6 @@
 import { DateTime } from "luxon";
 import { decide } from "~/core/decision/decide";
 import { DecideInput, Proposal } from "~/core/decision/decide-input";
-import { effortTarget, EffortTargetInput, EffortTargetOutput } from "~/core/dose/effort-target";
 import { evaluateGate, GateInput } from "~/core/gate/evaluate-gate";
 import { GateResult } from "~/core/gate/gate";
 import { CaseFile } from "~/core/interchange/case-file";
@@ -12,29 +11,19 @@ import { limbSymmetry, LimbSymmetryInput, LimbSymmetryOutput } from "~/core/meas
 import { exerciseProblems } from "~/core/progression/exercise-problems";
 import { painResponse, PainResponseInput, PainResponseOutput } from "~/core/response/pain-response";
 import { calculation, type Calculation } from "./calculation";
+import { doseCalculations } from "./dose-calculations";
 import { caseExample, decideExample, gateExample } from "./examples";
-
-const problem = (wrong: boolean, path: string, text: string): FieldProblem[] =>
-  wrong ? [{ path, problem: text }] : [];
+import { problemIf } from "./field-problem";
 
 const prefixed = (prefix: string, problems: readonly FieldProblem[]): FieldProblem[] =>
   problems.map(({ path, problem: text }) => ({ path: `${prefix}${path}`, problem: text }));
 
 const zoneProblem = (zone: string) =>
-  problem(!DateTime.utc().setZone(zone).isValid, "/zone", "is not an IANA time zone");
+  problemIf(!DateTime.utc().setZone(zone).isValid, "/zone", "is not an IANA time zone");
 
-/** Every calculation of the product, by name. */
+/** Every calculation that needs no catalogue. */
 export const calculations: readonly Calculation[] = [
-  calculation({
-    name: "effort-target",
-    says: "Force aimed at for an effort band in per cent of the maximal voluntary contraction.",
-    source: "arithmetic",
-    input: EffortTargetInput,
-    output: EffortTargetOutput,
-    example: { maximumN: 180, lowPercent: 50, highPercent: 70 },
-    problems: (i) => problem(i.lowPercent > i.highPercent, "/lowPercent", "must not be above highPercent"),
-    run: effortTarget,
-  }),
+  ...doseCalculations,
   calculation({
     name: "limb-symmetry",
     says: "Limb symmetry index in per cent; turned round where lower is better.",
@@ -44,7 +33,7 @@ export const calculations: readonly Calculation[] = [
     example: { involved: 80, uninvolved: 100, better: "higher" },
     problems: (i) => {
       const divisor = i.better === "higher" ? "uninvolved" : "involved";
-      return problem(i[divisor] <= 0, `/${divisor}`, "divides, so it must be above zero");
+      return problemIf(i[divisor] <= 0, `/${divisor}`, "divides, so it must be above zero");
     },
     run: limbSymmetry,
   }),
@@ -68,7 +57,7 @@ export const calculations: readonly Calculation[] = [
       const variants = i.exercise.variants.map((variant) => variant.id);
       return [
         ...zoneProblem(i.zone),
-        ...problem(
+        ...problemIf(
           !variants.includes(i.prescription.variantId),
           "/prescription/variantId",
           "names a variant that the exercise does not have",
@@ -93,7 +82,7 @@ export const calculations: readonly Calculation[] = [
           ...("over" in criterion ? [["over", criterion.over] as const] : []),
         ];
         return named.flatMap(([key, code]) =>
-          problem(!known.includes(code), `/gate/criteria/${n}/${key}`, "names a measure that is not given"),
+          problemIf(!known.includes(code), `/gate/criteria/${n}/${key}`, "names a measure that is not given"),
         );
       });
     },
@@ -114,8 +103,3 @@ export const calculations: readonly Calculation[] = [
     run: (file) => reviewCase(file),
   }),
 ];
-
-/** The calculation with this name, or null. */
-export function findCalculation(name: string): Calculation | null {
-  return calculations.find((entry) => entry.name === name) ?? null;
-}

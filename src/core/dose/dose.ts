@@ -58,6 +58,12 @@ export const EffortBand = Type.Object(
   { additionalProperties: false },
 );
 
+/** Seconds down, pause, up, pause of one repetition, such as 3-1-1-0. */
+export const Tempo = Type.String({
+  pattern: "^\\d{1,2}(\\.\\d)?(-\\d{1,2}(\\.\\d)?){3}$",
+  description: "Seconds down-pause-up-pause of one repetition",
+});
+
 /**
  * A dose: what is done with a variant in one session and how often.
  * At least one of `reps`, `hold`, `contacts`, `minutes` says what one set is.
@@ -74,6 +80,14 @@ export const Dose = Type.Object(
     minutes: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 180 })),
     effort: Type.Optional(EffortBand),
     loadKg: Type.Optional(Type.Number({ minimum: 0, maximum: 500 })),
+    /** Load wanted as a share of body weight or of the one-repetition maximum, until somebody fixes the kilograms. */
+    bodyWeightPercent: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 300 })),
+    maximumPercent: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 100 })),
+    /** Pull of the band at the stretch used, newtons, as the clinic measured it. */
+    bandN: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 600 })),
+    tempo: Type.Optional(Tempo),
+    /** For work on each side: one leg rests while the other works. Left out: yes. */
+    alternateSides: Type.Optional(Type.Boolean()),
     restSeconds: Type.Integer({ minimum: 0, maximum: 900 }),
     daysPerWeek: Type.Integer({ minimum: 1, maximum: 7 }),
   },

@@ -1,6 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { oneOf } from "~/core/dose/dose";
-import { Source } from "~/core/progression/exercise";
+import { Source } from "~/core/progression/source";
 
 const common = {
   id: Type.String({ minLength: 1, maxLength: 60 }),

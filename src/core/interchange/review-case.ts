@@ -4,9 +4,10 @@ import { Proposal, type DecideInput, type SignedChange } from "~/core/decision/d
 import { flareSuspects } from "~/core/decision/flare-suspects";
 import { evaluateGate } from "~/core/gate/evaluate-gate";
 import { GateResult, type EffortDay } from "~/core/gate/gate";
-import { squeezeReference } from "~/core/measure/squeeze-reference";
+import { bestValue } from "~/core/measure/side-value";
 import { stageOf, type Stage } from "~/core/pathway/pathway";
-import { Lane, type Exercise } from "~/core/progression/exercise";
+import { Lane } from "~/core/progression/body";
+import type { Exercise } from "~/core/progression/exercise";
 import { Prescription } from "~/core/progression/prescription";
 import { judgeDay, type DayJudgement } from "~/core/response/judge-day";
 import { PainSchoolCode } from "~/core/response/pain-school";
@@ -122,7 +123,7 @@ function decideInput(
     .map((d) => d.at)
     .sort()
     .at(-1);
-  const maximumN = maximumFor(file, current.prescription);
+  const maximumN = maximumFor(file, exercise, current.prescription);
   return {
     exercise,
     prescription: current.prescription,
@@ -141,12 +142,19 @@ function decideInput(
   };
 }
 
-/** The reference of an effort band: the best squeeze since the injury; earlier or normed values are for gates. */
-function maximumFor(file: CaseFile, prescription: Prescription): number | null {
+/**
+ * The maximum that an effort band is a share of: the best since the injury of the measure that gauges this exercise,
+ * of the person or of the involved side (both involved: the weaker). Earlier or normed values are for gates.
+ */
+function maximumFor(file: CaseFile, exercise: Exercise, prescription: Prescription): number | null {
   if (!prescription.dose.effort) return null;
-  const measure = file.measures.find((m) => m.code === squeezeMeasure);
-  const since = file.results.filter((r) => r.occasion === "since-injury");
-  return (measure && squeezeReference(measure, since)?.valueN) || null;
+  const measure = file.measures.find((m) => m.code === (exercise.gauge ?? squeezeMeasure));
+  if (!measure) return null;
+  const { involvedSide } = file.episode;
+  const each = involvedSide === "both" ? (["left", "right"] as const) : [involvedSide];
+  const sides = measure.sides === "none" ? (["none"] as const) : each;
+  const best = sides.map((side) => bestValue(measure, side, file.results)?.value ?? 0);
+  return Math.min(...best) || null;
 }
 
 function exerciseOf(file: CaseFile, id: string): Exercise {

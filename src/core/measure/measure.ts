@@ -1,6 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { oneOf } from "~/core/dose/dose";
-import { Source } from "~/core/progression/exercise";
+import { Source } from "~/core/progression/source";
 
 /** A measure: what is taken, in which unit, on which sides, and which values are possible at all. */
 export const Measure = Type.Object(

@@ -1,6 +1,7 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { Gate } from "~/core/gate/gate";
-import { Lane, Source } from "~/core/progression/exercise";
+import { Lane } from "~/core/progression/body";
+import { Source } from "~/core/progression/source";
 import { Restriction } from "~/core/progression/restriction";
 import { PainSchoolCode } from "~/core/response/pain-school";
 

@@ -1,10 +1,10 @@
-import type { TurnedChange } from "./change";
-import { easierKnob, easierVariant, turnTo } from "./easier";
+import { turnTo, type TurnedChange } from "./change";
+import { easierKnob, easierVariant } from "./easier";
 import { variantOf, type Exercise } from "./exercise";
 import { variantChange } from "./harder";
 import { notch } from "./notch";
 import type { Prescription } from "./prescription";
-import { obstacle, type Restriction } from "./restriction";
+import { obstacle, shelfUnder, type Restriction } from "./restriction";
 
 /** A change a clinician may choose instead of the proposal, with what stands in its way. */
 export interface AlternativeChange extends Pick<TurnedChange, "knob" | "from" | "to" | "prescription"> {
@@ -28,9 +28,10 @@ export function alternatives(
   const next = exercise.variants[at + 1];
   const ownSets = variant.turns.some((turn) => turn.knob === "sets");
   const { sets } = prescription.dose;
+  const shelf = shelfUnder(restrictions, today);
   const harder: (TurnedChange | null)[] = [
     ...variant.turns.map((turn) => {
-      const to = notch(turn, prescription, 1);
+      const to = notch(turn, prescription, 1, shelf);
       return to === null ? null : turnTo(prescription, turn.knob, to);
     }),
     ownSets ? null : turnTo(prescription, "sets", sets + 1),
@@ -44,7 +45,7 @@ export function alternatives(
   const described = (direction: "harder" | "easier") => (change: TurnedChange | null) => {
     if (!change) return [];
     const target = variantOf(exercise, change.prescription.variantId);
-    const stop = obstacle(change.prescription, target, restrictions, today);
+    const stop = obstacle(change.prescription, target, exercise, restrictions, today);
     return [{ ...change, direction, blockedBy: stop?.says ?? null }];
   };
   return [...easier.flatMap(described("easier")), ...harder.flatMap(described("harder"))];

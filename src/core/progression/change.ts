@@ -1,6 +1,7 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { oneOf } from "~/core/dose/dose";
-import { Lane } from "./exercise";
+import { Lane } from "./body";
+import { knobByName } from "./knob";
 import { KnobValue, Prescription } from "./prescription";
 
 /** What a proposal would alter. `knob` and `variant` both turn exactly one knob and carry the result. */
@@ -33,3 +34,10 @@ export const Change = Type.Union([
 ]);
 export type Change = Static<typeof Change>;
 export type TurnedChange = Extract<Change, { knob: string }>;
+
+/** A change of one knob to a given value. */
+export function turnTo(prescription: Prescription, knobName: string, to: KnobValue): TurnedChange {
+  const knob = knobByName(knobName);
+  const from = knob.read(prescription) ?? 0;
+  return { kind: "knob", knob: knobName, from, to, prescription: knob.write(prescription, to) };
+}

@@ -1,9 +1,40 @@
-import type { TurnedChange } from "./change";
-import { variantOf, type Exercise } from "./exercise";
-import { variantChange } from "./harder";
+import { turnTo, type TurnedChange } from "./change";
+import { firstPrescription, variantOf, type Exercise, type Variant } from "./exercise";
+import { variantChange, type Harder, type HarderOptions } from "./harder";
 import { knobByName } from "./knob";
-import { notch } from "./notch";
-import type { KnobValue, Prescription } from "./prescription";
+import { notch, type Shelf } from "./notch";
+import type { Prescription } from "./prescription";
+import { obstacle, shelfUnder } from "./restriction";
+
+/**
+ * The setting from which `harder` leads to this one: the knob that is turned last on the way here, one notch back;
+ * at the first setting of a variant, the variant before it with its own knobs at their top. Loads do not follow:
+ * the variant before comes back with its first load, so that nobody is handed a weight they never held.
+ * Where that way is barred by a restriction, the next knob further back is tried, then the variant before.
+ *
+ * @returns a change that turns exactly one knob, what stopped every way back, or that this is the easiest
+ */
+export function easier(
+  exercise: Exercise,
+  prescription: Prescription,
+  { restrictions, today }: Pick<HarderOptions, "restrictions" | "today">,
+): Harder {
+  const shelf = shelfUnder(restrictions, today);
+  const ways = [
+    ...knobsTurnedOnTheWay(exercise, prescription, shelf),
+    ...present(topOfVariantBefore(exercise, prescription)),
+  ];
+  const barred = ways.map((change) => {
+    const variant = variantOf(exercise, change.prescription.variantId);
+    return { change, stop: obstacle(change.prescription, variant, exercise, restrictions, today) };
+  });
+  const open = barred.find(({ stop }) => stop === null);
+  if (open) return { found: "change", change: open.change };
+  const [first] = barred;
+  return first?.stop
+    ? { found: "restriction", restriction: first.stop, knob: first.change.knob }
+    : { found: "spent" };
+}
 
 /** One notch easier on the named knob of the present variant, or null where it cannot be turned. */
 export function easierKnob(
@@ -18,24 +49,48 @@ export function easierKnob(
 
 /** The knob that was turned last in the variant's own order, one notch back; null at the easiest setting. */
 export function easierNotch(exercise: Exercise, prescription: Prescription): TurnedChange | null {
-  const { turns } = variantOf(exercise, prescription.variantId);
-  for (const turn of [...turns].reverse()) {
-    const change = easierKnob(exercise, prescription, turn.knob);
-    if (change) return change;
-  }
-  return null;
+  return knobsTurnedOnTheWay(exercise, prescription, {})[0] ?? null;
 }
 
 /** The variant before this one in the progression, at its own first dose; null for the easiest. */
 export function easierVariant(exercise: Exercise, prescription: Prescription): TurnedChange | null {
-  const at = exercise.variants.findIndex((variant) => variant.id === prescription.variantId);
-  const [previous, present] = [exercise.variants[at - 1], exercise.variants[at]];
-  return previous && present ? variantChange(present, previous, prescription) : null;
+  const { before, here } = neighbours(exercise, prescription);
+  return before && here ? variantChange(here, before, prescription) : null;
 }
 
-/** A change of one knob to a given value. */
-export function turnTo(prescription: Prescription, knobName: string, to: KnobValue): TurnedChange {
-  const knob = knobByName(knobName);
-  const next = knob.write(prescription, to);
-  return { kind: "knob", knob: knobName, from: knob.read(prescription) ?? 0, to, prescription: next };
+/**
+ * Every own knob that can be turned back, the one turned last first: a knob is turned only when those before it
+ * in the variant's order stand at their top.
+ */
+function knobsTurnedOnTheWay(exercise: Exercise, prescription: Prescription, shelf: Shelf): TurnedChange[] {
+  const { turns } = variantOf(exercise, prescription.variantId);
+  const firstNotAtTop = turns.findIndex((turn) => notch(turn, prescription, 1, shelf) !== null);
+  const last = firstNotAtTop < 0 ? turns.length - 1 : firstNotAtTop;
+  const reached = turns.slice(0, last + 1).reverse();
+  const beyond = turns.slice(last + 1);
+  return [...reached, ...beyond].flatMap((turn) => {
+    const to = notch(turn, prescription, -1, shelf);
+    return to === null ? [] : [turnTo(prescription, turn.knob, to)];
+  });
 }
+
+function topOfVariantBefore(exercise: Exercise, prescription: Prescription): TurnedChange | null {
+  const { before, here } = neighbours(exercise, prescription);
+  if (!before || !here) return null;
+  return variantChange(here, before, prescription, topOf(before));
+}
+
+/** A variant with every ladder of its own at the hard end; loads stay at the first dose. */
+function topOf(variant: Variant): Prescription {
+  return variant.turns.reduce((prescription, turn) => {
+    const top = "ladder" in turn ? turn.ladder.at(-1) : undefined;
+    return top === undefined ? prescription : knobByName(turn.knob).write(prescription, top);
+  }, firstPrescription(variant));
+}
+
+function neighbours({ variants }: Exercise, { variantId }: Prescription) {
+  const at = variants.findIndex((variant) => variant.id === variantId);
+  return { before: variants[at - 1], here: variants[at] };
+}
+
+const present = <T>(value: T | null): T[] => (value === null ? [] : [value]);

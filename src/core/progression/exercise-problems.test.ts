@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { ballSqueeze } from "~/catalogue/exercises/adductors";
 import type { Exercise, Variant } from "./exercise";
-import { exerciseProblems } from "./exercise-problems";
+import { exerciseProblems, missingFields } from "./exercise-problems";
 
 const [bent, straight] = ballSqueeze.variants as [Variant, Variant];
 const withFirst = (change: Partial<Variant>): Exercise => ({
@@ -33,7 +33,7 @@ describe("what a schema cannot see", () => {
       "a ladder that is not of this knob",
       withFirst({ turns: [{ knob: "lever", ladder: ["short", "shorter"] }] }),
       "/variants/0/turns/0/ladder",
-      "word",
+      "stand at",
     ],
     [
       "a dose that asks for nothing",
@@ -57,7 +57,10 @@ describe("what a schema cannot see", () => {
       "a step that turns two knobs",
       {
         ...ballSqueeze,
-        variants: [bent, { ...straight, settings: { lever: "long", contraction: "eccentric-only" } }],
+        variants: [
+          bent,
+          { ...straight, settings: { contraction: "isometric", laterality: "single", lever: "long" } },
+        ],
       },
       "/variants/1",
       "differ in 2 knobs",
@@ -68,10 +71,64 @@ describe("what a schema cannot see", () => {
       "/variants/1",
       "0 knobs",
     ],
+    [
+      "a step that turns a knob easier",
+      { ...ballSqueeze, variants: [straight, bent] },
+      "/variants/1/settings/lever",
+      "easier",
+    ],
+    ["kit nobody has", withFirst({ kit: ["anvil"] }), "/variants/0/kit/0", "not a piece of kit"],
+    [
+      "a ladder that leaves out where the variant begins",
+      withFirst({ turns: [{ knob: "effort", ladder: ["50-70", "70-85"] }] }),
+      "/variants/0/turns/0/ladder",
+      "begins",
+    ],
+    [
+      "an arc upside down",
+      withFirst({ arcs: { knee: [90, 0], hip: [0, 10] } }),
+      "/variants/0/arcs/knee",
+      "bent to the straight",
+    ],
+    [
+      "an id that stands twice",
+      { ...ballSqueeze, variants: [bent, { ...straight, id: bent.id }] },
+      "/variants/1/id",
+      "twice",
+    ],
+    [
+      "activation of a variant that is not there",
+      {
+        ...ballSqueeze,
+        activation: [
+          {
+            variantId: "ball-squeeze-upside-down",
+            muscle: "adductors",
+            meanPercent: 50,
+            sdPercent: 10,
+            source: { kind: "common-practice" },
+            leftOut: "everything",
+          },
+        ],
+      },
+      "/activation/0/variantId",
+      "does not have",
+    ],
   ])("%s", (_what, exercise, path, words) => {
     const problems = exerciseProblems(exercise as Exercise);
-    expect(problems).toHaveLength(1);
-    expect(problems[0]?.path).toBe(path);
-    expect(problems[0]?.problem).toContain(words);
+    expect(
+      problems
+        .filter((p) => p.path === path)
+        .map((p) => p.problem)
+        .join(),
+    ).toContain(words);
   });
+});
+
+it("a new exercise must carry what older versions in the record may lack", () => {
+  const older: Exercise = { ...ballSqueeze };
+  delete older.family;
+  expect(exerciseProblems(older)).toEqual([]);
+  expect(missingFields(older)).toEqual([{ path: "/family", problem: "is missing" }]);
+  expect(missingFields(withFirst({ phase: undefined })).map((p) => p.path)).toEqual(["/variants/0/phase"]);
 });

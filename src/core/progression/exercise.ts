@@ -1,99 +1,127 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { Dose, oneOf } from "~/core/dose/dose";
+import { BodyPosition, ForbidCode, Lane, Muscle, Phase, Region } from "./body";
+import { Pose } from "./pose";
 import { KnobValue, Prescription } from "./prescription";
+import { Source } from "./source";
 
-export const laneCodes = [
-  "knee-extensors",
-  "hamstrings",
-  "adductors",
-  "hip-abductors",
-  "hip-extensors",
-  "hip-flexors",
-  "hip-rotators",
-  "trunk",
-  "calf",
-  "balance",
-  "landing",
-  "running",
-  "mobility",
-  "upper-body",
-] as const;
-export const Lane = oneOf(laneCodes, "A capacity that a stage trains");
-export type Lane = Static<typeof Lane>;
-
-export const bodyPositions = ["supine", "prone", "side-lying", "kneeling", "sitting", "standing"] as const;
-
-/** Where a number or statement comes from; `recalled` until somebody has re-read the paper. */
-export const Source = Type.Object(
-  {
-    kind: oneOf(["published", "common-practice", "product"]),
-    cite: Type.Optional(Type.String({ maxLength: 200 })),
-    recalled: Type.Optional(Type.Boolean()),
-  },
-  { additionalProperties: false },
-);
+const closed = { additionalProperties: false };
+const id = Type.String({ minLength: 1, maxLength: 80, pattern: "^[a-z0-9-]+$" });
+const words = (maxLength: number) => Type.String({ minLength: 1, maxLength });
 
 /**
  * How one knob of a variant is turned: either along a ladder of values from easy to hard,
- * or, for load, by a percentage rounded to what the kit can do.
+ * or, for load, by a percentage rounded to what the kit can do. `kit` names what the load is made of.
  */
 export const Turn = Type.Union([
-  Type.Object(
-    { knob: Type.String(), ladder: Type.Array(KnobValue, { minItems: 2, maxItems: 20 }) },
-    { additionalProperties: false },
-  ),
+  Type.Object({ knob: Type.String(), ladder: Type.Array(KnobValue, { minItems: 2, maxItems: 20 }) }, closed),
   Type.Object(
     {
       knob: Type.Literal("load"),
-      stepPercent: Type.Number({ exclusiveMinimum: 0, maximum: 25 }),
+      stepPercent: Type.Number({
+        minimum: 2,
+        maximum: 10,
+        description: "2–10 % (ACSM 2009, recalled); 5 unless told otherwise",
+      }),
       incrementKg: Type.Number({ exclusiveMinimum: 0, maximum: 25 }),
       maximumKg: Type.Number({ exclusiveMinimum: 0, maximum: 500 }),
+      kit: Type.Optional(words(40)),
     },
-    { additionalProperties: false },
+    closed,
   ),
 ]);
 export type Turn = Static<typeof Turn>;
 
+/** Degrees through which a joint works, from the straighter to the more bent end; hip extension is negative. */
+export const Arc = Type.Tuple([
+  Type.Number({ minimum: -40, maximum: 160 }),
+  Type.Number({ minimum: -40, maximum: 160 }),
+]);
+
 /** A variant: a movement with its knobs set; `turns` is the order in which its own knobs are turned. */
 export const Variant = Type.Object(
   {
-    id: Type.String({ minLength: 1, maxLength: 80 }),
-    name: Type.String({ minLength: 1, maxLength: 120 }),
+    id,
+    name: words(120),
     settings: Prescription.properties.settings,
     dose: Dose,
     turns: Type.Array(Turn, { maxItems: 8 }),
-    position: oneOf(bodyPositions),
-    kit: Type.Array(Type.String({ minLength: 1, maxLength: 40 })),
+    position: BodyPosition,
+    kit: Type.Array(words(40), { maxItems: 8 }),
+    phase: Type.Optional(Phase),
+    /** Flexion arcs of knee and hip under this movement, for range limits and the low-knee-bend filter. */
+    arcs: Type.Optional(Type.Object({ knee: Arc, hip: Arc }, closed)),
+    pose: Type.Optional(Type.Object({ start: Pose, end: Pose }, closed)),
   },
-  { additionalProperties: false },
+  closed,
 );
 export type Variant = Static<typeof Variant>;
 
-/** An exercise: a movement, its variants from easy to hard (its progression), and how it is taught. */
+export const faultViews = ["front", "side", "back"] as const;
+export const faultTimes = ["down", "bottom", "up", "throughout"] as const;
+const degree = oneOf(["low", "moderate", "high"]);
+
+/** Surface electromyography of one muscle; studies disagree, so an exercise may carry several. */
+export const Activation = Type.Object(
+  {
+    variantId: Type.Optional(id),
+    muscle: Muscle,
+    meanPercent: Type.Number({ minimum: 0, maximum: 300, description: "% of maximal voluntary contraction" }),
+    sdPercent: Type.Number({ minimum: 0, maximum: 300 }),
+    source: Source,
+    leftOut: words(200),
+  },
+  closed,
+);
+export type Activation = Static<typeof Activation>;
+
+/**
+ * An exercise: a movement, its variants from easy to hard (its progression), and how it is taught.
+ * Fields marked optional were added later: versions in the record that lack them stay readable. What a new entry
+ * must carry is checked by `exerciseProblems`.
+ */
 export const Exercise = Type.Object(
   {
-    id: Type.String({ minLength: 1, maxLength: 80 }),
-    name: Type.String({ minLength: 1, maxLength: 120 }),
+    id,
+    name: words(120),
+    family: Type.Optional(id),
     lane: Lane,
+    alsoTrains: Type.Optional(Type.Array(Lane, { maxItems: 5 })),
+    muscles: Type.Optional(Type.Array(Muscle, { minItems: 1, maxItems: 8 })),
+    regions: Type.Optional(Type.Array(Region, { minItems: 1, maxItems: 6 })),
+    /** How much the movement loads kneecap, hip joint and low back, against others of this catalogue. */
+    loads: Type.Optional(Type.Object({ kneecap: degree, hip: degree, back: degree }, closed)),
     sides: oneOf(["both-together", "each-side"], "Whether both legs share the work or each has its own sets"),
+    effort: Type.Optional(oneOf(["light", "moderate", "hard"])),
     feltIn: Type.String({ maxLength: 200 }),
-    cues: Type.Array(Type.String({ maxLength: 160 }), { minItems: 1, maxItems: 4 }),
+    notFeltIn: Type.Optional(words(200)),
+    cues: Type.Array(words(160), { minItems: 1, maxItems: 4 }),
+    breathing: Type.Optional(words(160)),
     faults: Type.Array(
       Type.Object(
         {
-          code: Type.String({ minLength: 1, maxLength: 60 }),
-          name: Type.String({ minLength: 1, maxLength: 120 }),
+          code: words(60),
+          name: words(120),
           steersKnee: Type.Optional(Type.Boolean({ description: "The knee drifts inward" })),
+          view: Type.Optional(oneOf(faultViews)),
+          phase: Type.Optional(oneOf(faultTimes)),
         },
-        { additionalProperties: false },
+        closed,
       ),
       { maxItems: 8 },
     ),
     caution: Type.Optional(Type.String({ maxLength: 240 })),
+    safety: Type.Optional(words(240)),
+    forbiddenBy: Type.Optional(Type.Array(ForbidCode, { maxItems: 6 })),
+    activation: Type.Optional(Type.Array(Activation, { maxItems: 12 })),
+    /** Code of the measure whose maximum an effort band of this exercise is a share of. */
+    gauge: Type.Optional(Type.String({ maxLength: 60 })),
+    /** Exercises that usually follow when this one is spent; a swap, not a turn of a knob. */
+    leadsTo: Type.Optional(Type.Array(id, { maxItems: 4 })),
     variants: Type.Array(Variant, { minItems: 1, maxItems: 30 }),
     source: Source,
   },
-  { additionalProperties: false },
+  closed,
 );
 export type Exercise = Static<typeof Exercise>;
 

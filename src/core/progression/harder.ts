@@ -1,9 +1,9 @@
-import type { TurnedChange } from "./change";
-import { firstPrescription, variantOf, type Exercise } from "./exercise";
+import { turnTo, type TurnedChange } from "./change";
+import { firstPrescription, variantOf, type Exercise, type Turn, type Variant } from "./exercise";
 import { knobByName, turnedKnobs } from "./knob";
 import { notch } from "./notch";
 import type { Prescription } from "./prescription";
-import { obstacle, type Restriction } from "./restriction";
+import { inForce, obstacle, shelfUnder, type Restriction } from "./restriction";
 
 export interface HarderOptions {
   readonly restrictions: readonly Restriction[];
@@ -13,7 +13,7 @@ export interface HarderOptions {
   readonly leaveAlone?: readonly string[];
 }
 
-/** One knob turned harder; or the restriction in the way; or nothing left to turn. */
+/** One knob turned; or the restriction in the way; or nothing left to turn. */
 export type Harder =
   | { readonly found: "change"; readonly change: TurnedChange }
   | { readonly found: "restriction"; readonly restriction: Restriction; readonly knob: string }
@@ -30,29 +30,31 @@ export type Harder =
  */
 export function harder(exercise: Exercise, prescription: Prescription, options: HarderOptions): Harder {
   const variant = variantOf(exercise, prescription.variantId);
+  const shelf = shelfUnder(options.restrictions, options.today);
   let leftAlone: string | null = null;
   for (const turn of variant.turns) {
-    const to = notch(turn, prescription, 1);
-    if (to === null) continue;
+    const to = notch(turn, prescription, 1, shelf);
+    if (to === null) {
+      const restriction = shelfEnds(turn, prescription, options);
+      if (restriction) return { found: "restriction", restriction, knob: turn.knob };
+      continue;
+    }
     if (options.leaveAlone?.includes(turn.knob)) {
       leftAlone ??= turn.knob;
       continue;
     }
-    const knob = knobByName(turn.knob);
-    const next = knob.write(prescription, to);
-    const stop = obstacle(next, variant, options.restrictions, options.today);
-    if (stop) return { found: "restriction", restriction: stop, knob: turn.knob };
-    const change: TurnedChange = {
-      kind: "knob",
-      knob: turn.knob,
-      from: knob.read(prescription) ?? 0,
-      to,
-      prescription: next,
-    };
-    return { found: "change", change };
+    const change = turnTo(prescription, turn.knob, to);
+    const stop = obstacle(change.prescription, variant, exercise, options.restrictions, options.today);
+    return stop ? { found: "restriction", restriction: stop, knob: turn.knob } : { found: "change", change };
   }
   if (leftAlone) return { found: "left-alone", knob: leftAlone };
   return nextVariant(exercise, prescription, options);
+}
+
+/** The restriction of kit that ends a load before its own maximum: the shelf has nothing heavier. */
+function shelfEnds(turn: Turn, prescription: Prescription, { restrictions, today }: HarderOptions) {
+  if ("ladder" in turn || notch(turn, prescription, 1) === null) return null;
+  return restrictions.find((r) => r.kind === "kit" && r.shelfKg && inForce(r, today)) ?? null;
 }
 
 function nextVariant(exercise: Exercise, prescription: Prescription, options: HarderOptions): Harder {
@@ -62,33 +64,30 @@ function nextVariant(exercise: Exercise, prescription: Prescription, options: Ha
   if (!next || !present) return { found: "spent" };
   const change = variantChange(present, next, prescription);
   if (options.leaveAlone?.includes(change.knob)) return { found: "left-alone", knob: change.knob };
-  const stop = obstacle(change.prescription, next, options.restrictions, options.today);
+  const stop = obstacle(change.prescription, next, exercise, options.restrictions, options.today);
   return stop ? { found: "restriction", restriction: stop, knob: change.knob } : { found: "change", change };
 }
 
 /** The step from one variant to its neighbour: the one knob in which their settings differ. */
 export function variantChange(
-  from: Exercise["variants"][number],
-  to: Exercise["variants"][number],
+  from: Variant,
+  to: Variant,
   prescription: Prescription,
+  target: Prescription = firstPrescription(to),
 ): TurnedChange {
-  const target = firstPrescription(to);
   const name = differingSetting(from, to);
   const knob = knobByName(name);
   return {
     kind: "variant",
     knob: name,
     from: knob.read(firstPrescription(from)) ?? knob.read(prescription) ?? "none",
-    to: knob.read(target) ?? "none",
+    to: knob.read(firstPrescription(to)) ?? "none",
     prescription: target,
   };
 }
 
 /** The movement knob in which two neighbouring variants differ. @throws RangeError unless it is exactly one */
-export function differingSetting(
-  from: Exercise["variants"][number],
-  to: Exercise["variants"][number],
-): string {
+export function differingSetting(from: Variant, to: Variant): string {
   const sameDose = { ...firstPrescription(from), dose: to.dose };
   const names = turnedKnobs(sameDose, firstPrescription(to));
   if (names.length !== 1 || names[0] === undefined) {

@@ -1,53 +1,84 @@
-import type { WorkRange } from "~/core/dose/dose";
+import { tempoSeconds } from "~/core/dose/tempo";
+import type { Dose, WorkRange } from "~/core/dose/dose";
 import type { KnobValue, Prescription } from "./prescription";
 
 /**
  * A knob: one thing about an exercise that can be turned harder or easier.
- * `read` and `write` know where it lives, so the engine turns every knob the same way.
+ * `read` and `write` know where it lives, `rank` which of two values is harder, `accepts` which values exist, so the
+ * engine turns every knob the same way.
  */
 export interface Knob {
   readonly name: string;
   readonly unit: "deg" | "cm" | "kg" | "s" | "%" | "N" | "min" | "1";
   /** For words: from easy to hard. Knobs with numbers have none; each variant lists its own ladder. */
   readonly words?: readonly string[];
-  /** For numbers: whether a larger value is harder. */
-  readonly harderIs: "up" | "down";
+  /** Harder values have the higher rank. */
+  readonly rank: (value: KnobValue) => number;
+  readonly accepts: (value: KnobValue) => boolean;
   readonly read: (prescription: Prescription) => KnobValue | undefined;
   readonly write: (prescription: Prescription, value: KnobValue) => Prescription;
 }
 
-/** All knobs of the product; adding one is adding a line. */
+const harderUp = 1;
+const harderDown = -1;
+
+/** All knobs of the product; adding one is adding a line. Orders from easy to hard: common practice. */
 export const knobs: readonly Knob[] = [
   worded("contraction", ["isometric", "eccentric-only", "concentric-eccentric", "plyometric"]),
   worded("laterality", ["both", "both-up-one-down", "staggered", "single"]),
   worded("support", ["two-hands", "one-hand", "fingertips", "none"]),
-  numeric("knee-angle", "deg", "up"),
-  numeric("hip-angle", "deg", "up"),
-  numeric("box-height", "cm", "down"),
-  numeric("step-height", "cm", "up"),
-  numeric("reach", "cm", "up"),
+  worded("assistance", ["strong", "light", "none"]),
+  numeric("knee-angle", "deg", harderUp, [0, 150]),
+  numeric("hip-angle", "deg", harderUp, [-30, 140]),
+  numeric("box-height", "cm", harderDown, [10, 90]),
+  numeric("step-height", "cm", harderUp, [2, 60]),
+  numeric("reach", "cm", harderUp, [1, 150]),
+  arc(),
   worded("range", ["part", "three-quarter", "full"]),
   worded("knee-travel", ["limited", "free"]),
   worded("trunk", ["upright", "leaning"]),
   worded("stance-length", ["long", "short"]),
   worded("stance-width", ["wide", "narrow"]),
-  worded("raised", ["heels", "front-foot", "flat", "rear-foot"]),
+  worded("foot-turn", ["straight", "turned-out"]),
+  worded("raised", ["heels", "front-foot", "flat", "rear-foot", "both-feet"]),
   worded("lever", ["short", "long"]),
-  worded("load-place", ["none", "hips", "goblet", "hands", "bar"]),
-  worded("tempo", ["1-0-1-0", "2-0-2-0", "3-1-1-0", "4-2-2-0"]),
+  worded("load-place", [
+    "none",
+    "ankle",
+    "thighs",
+    "hips",
+    "goblet",
+    "hands",
+    "opposite-hand",
+    "same-hand",
+    "bar",
+    "overhead",
+  ]),
   worded("surface", ["firm", "soft", "unstable"]),
   worded("vision", ["open", "closed"]),
+  worded("attention", ["undivided", "second-task"]),
   worded("perturbation", ["none", "band-thigh", "band-shin", "band-foot"]),
-  numeric("drop-height", "cm", "up"),
+  numeric("drop-height", "cm", harderUp, [5, 80]),
   worded("direction", ["back", "back-across", "across", "forward", "rotational"]),
-  numeric("speed", "%", "up"),
-  rangeInDose("reps", "1", (dose) => dose.reps, "reps"),
-  rangeInDose("hold", "s", (dose) => dose.hold, "hold"),
-  rangeInDose("contacts", "1", (dose) => dose.contacts, "contacts"),
+  numeric("speed", "%", harderUp, [10, 100]),
+  rangeInDose("reps", "1", "reps", (dose) => dose.style !== "heavy-slow"),
+  rangeInDose("hold", "s", "hold", () => true),
+  rangeInDose("contacts", "1", "contacts", () => true),
+  // Fewer repetitions at a heavier load: the same numbers as reps, but harder the lower they are.
+  {
+    name: "repetition-maximum",
+    unit: "1",
+    rank: (value) => -Number(value),
+    accepts: (value) => typeof value === "number" && Number.isInteger(value) && value >= 1 && value <= 30,
+    read: ({ dose }) => (dose.style === "heavy-slow" ? dose.reps?.top : undefined),
+    write: (prescription, value) =>
+      inDose(prescription, { reps: { bottom: Number(value), top: Number(value) } }),
+  },
   {
     name: "effort",
     unit: "%",
-    harderIs: "up",
+    rank: upperEnd,
+    accepts: (value) => isRange(value, 1, 100),
     read: ({ dose }) => dose.effort && `${dose.effort.lowPercent}-${dose.effort.highPercent}`,
     write: (prescription, value) => {
       const [lowPercent, highPercent] = ends(value);
@@ -55,31 +86,31 @@ export const knobs: readonly Knob[] = [
     },
   },
   {
-    name: "load",
-    unit: "kg",
-    harderIs: "up",
-    read: ({ dose }) => dose.loadKg,
-    write: (prescription, value) => inDose(prescription, { loadKg: Number(value) }),
+    name: "tempo",
+    unit: "s",
+    rank: (value) => tempoSeconds(String(value)),
+    accepts: (value) => /^\d+(\.\d)?(-\d+(\.\d)?){3}$/.test(String(value)) && tempoSeconds(String(value)) > 0,
+    read: ({ dose }) => dose.tempo,
+    write: (prescription, value) => inDose(prescription, { tempo: String(value) }),
   },
-  {
-    name: "sets",
-    unit: "1",
-    harderIs: "up",
-    read: ({ dose }) => dose.sets,
-    write: (prescription, value) => inDose(prescription, { sets: Number(value) }),
-  },
-  {
-    name: "minutes",
-    unit: "min",
-    harderIs: "up",
-    read: ({ dose }) => dose.minutes,
-    write: (prescription, value) => inDose(prescription, { minutes: Number(value) }),
-  },
+  numberInDose("load", "kg", "loadKg", [0, 500]),
+  numberInDose("body-weight-share", "%", "bodyWeightPercent", [1, 300]),
+  numberInDose("maximum-share", "%", "maximumPercent", [1, 100]),
+  numberInDose("band", "N", "bandN", [1, 600]),
+  numberInDose("sets", "1", "sets", [1, 20]),
+  numberInDose("minutes", "min", "minutes", [0.1, 180]),
 ];
+
+const byName = new Map(knobs.map((knob) => [knob.name, knob]));
+
+/** The definition behind a knob's name, or null. */
+export function findKnob(name: string): Knob | null {
+  return byName.get(name) ?? null;
+}
 
 /** The definition behind a knob's name. @throws RangeError for a name that is not in the list */
 export function knobByName(name: string): Knob {
-  const found = knobs.find((knob) => knob.name === name);
+  const found = byName.get(name);
   if (!found) throw new RangeError(`unknown knob ${name}`);
   return found;
 }
@@ -90,11 +121,38 @@ export function turnedKnobs(before: Prescription, after: Prescription): string[]
 }
 
 function worded(name: string, words: readonly string[]): Knob {
-  return { name, unit: "1", words, harderIs: "up", ...inSettings(name) };
+  return {
+    name,
+    unit: "1",
+    words,
+    rank: (value) => words.indexOf(String(value)),
+    accepts: (value) => words.includes(String(value)),
+    ...inSettings(name),
+  };
 }
 
-function numeric(name: string, unit: Knob["unit"], harderIs: Knob["harderIs"]): Knob {
-  return { name, unit, harderIs, ...inSettings(name) };
+function numeric(name: string, unit: Knob["unit"], sense: 1 | -1, [low, high]: [number, number]): Knob {
+  return {
+    name,
+    unit,
+    rank: (value) => sense * Number(value),
+    accepts: (value) => typeof value === "number" && value >= low && value <= high,
+    ...inSettings(name),
+  };
+}
+
+/** The arc worked through, from–to in degrees of flexion; the wider, the harder. */
+function arc(): Knob {
+  return {
+    name: "arc",
+    unit: "deg",
+    rank: (value) => {
+      const [from, to] = ends(value);
+      return to - from;
+    },
+    accepts: (value) => isRange(value, 0, 150),
+    ...inSettings("arc"),
+  };
 }
 
 function inSettings(name: string): Pick<Knob, "read" | "write"> {
@@ -110,15 +168,16 @@ function inSettings(name: string): Pick<Knob, "read" | "write"> {
 function rangeInDose(
   name: string,
   unit: Knob["unit"],
-  pick: (dose: Prescription["dose"]) => WorkRange | undefined,
   key: "reps" | "hold" | "contacts",
+  applies: (dose: Dose) => boolean,
 ): Knob {
   return {
     name,
     unit,
-    harderIs: "up",
+    rank: upperEnd,
+    accepts: (value) => isRange(value, 1, 1000),
     read: ({ dose }) => {
-      const range = pick(dose);
+      const range: WorkRange | undefined = applies(dose) ? dose[key] : undefined;
       return range && `${range.bottom}-${range.top}`;
     },
     write: (prescription, value) => {
@@ -128,8 +187,34 @@ function rangeInDose(
   };
 }
 
+function numberInDose(
+  name: string,
+  unit: Knob["unit"],
+  key: "loadKg" | "bodyWeightPercent" | "maximumPercent" | "bandN" | "sets" | "minutes",
+  [low, high]: [number, number],
+): Knob {
+  return {
+    name,
+    unit,
+    rank: Number,
+    accepts: (value) => typeof value === "number" && value >= low && value <= high,
+    read: ({ dose }) => dose[key],
+    write: (prescription, value) => inDose(prescription, { [key]: Number(value) }),
+  };
+}
+
 function inDose(prescription: Prescription, change: Partial<Prescription["dose"]>): Prescription {
   return { ...prescription, dose: { ...prescription.dose, ...change } };
+}
+
+function upperEnd(value: KnobValue): number {
+  return Number(String(value).split("-").at(-1));
+}
+
+function isRange(value: KnobValue, low: number, high: number): boolean {
+  const parts = String(value).split("-").map(Number);
+  const [from = NaN, to = from] = parts;
+  return parts.length <= 2 && from >= low && to <= high && from <= to;
 }
 
 /** "8-12" → [8, 12]; a single number stands for both ends. */

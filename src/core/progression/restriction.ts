@@ -1,76 +1,109 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { oneOf } from "~/core/dose/dose";
-import type { Variant } from "./exercise";
-import { bodyPositions } from "./exercise";
+import { BodyPosition, ForbidCode } from "./body";
+import type { Exercise, Variant } from "./exercise";
+import { jointArc } from "./joint-arc";
 import { knobByName } from "./knob";
 import { KnobValue, type Prescription } from "./prescription";
 
-const origin = oneOf(["surgeon", "stage", "kit", "person", "clinician"], "Who set the limit");
-const until = Type.Optional(Type.String({ format: "date", description: "Last day on which it holds" }));
-const says = Type.String({ minLength: 1, maxLength: 160, description: "The limit in words" });
+const common = {
+  origin: oneOf(["surgeon", "stage", "kit", "person", "clinician"], "Who set the limit"),
+  from: Type.Optional(Type.String({ format: "date", description: "First day on which it holds" })),
+  until: Type.Optional(Type.String({ format: "date", description: "Last day on which it holds" })),
+  says: Type.String({ minLength: 1, maxLength: 160, description: "The limit in words" }),
+};
+const closed = { additionalProperties: false };
+const degrees = Type.Number({ minimum: -40, maximum: 160 });
 
 /** What a prescription may not go beyond. The surgeon's limits win over everything else. */
 export const Restriction = Type.Union([
   Type.Object(
-    { kind: Type.Literal("knob-limit"), knob: Type.String(), hardest: KnobValue, origin, until, says },
-    { additionalProperties: false },
+    { kind: Type.Literal("knob-limit"), knob: Type.String(), hardest: KnobValue, ...common },
+    closed,
   ),
   Type.Object(
-    { kind: Type.Literal("kit"), available: Type.Array(Type.String()), origin, until, says },
-    { additionalProperties: false },
+    {
+      kind: Type.Literal("range-limit"),
+      joint: oneOf(["knee", "hip"]),
+      leastDeg: Type.Optional(degrees),
+      mostDeg: Type.Optional(degrees),
+      ...common,
+    },
+    { ...closed, description: "Flexion of a joint stays between these angles" },
   ),
   Type.Object(
-    { kind: Type.Literal("position"), cannot: Type.Array(oneOf(bodyPositions)), origin, until, says },
-    { additionalProperties: false },
+    {
+      kind: Type.Literal("kit"),
+      available: Type.Array(Type.String()),
+      shelfKg: Type.Optional(Type.Record(Type.String(), Type.Array(Type.Number({ exclusiveMinimum: 0 })))),
+      ...common,
+    },
+    closed,
   ),
-  Type.Object(
-    { kind: Type.Literal("variants"), allowed: Type.Array(Type.String()), origin, until, says },
-    { additionalProperties: false },
-  ),
+  Type.Object({ kind: Type.Literal("position"), cannot: Type.Array(BodyPosition), ...common }, closed),
+  Type.Object({ kind: Type.Literal("variants"), allowed: Type.Array(Type.String()), ...common }, closed),
+  Type.Object({ kind: Type.Literal("forbid"), codes: Type.Array(ForbidCode), ...common }, closed),
 ]);
 export type Restriction = Static<typeof Restriction>;
 
-type Check = (restriction: never, prescription: Prescription, variant: Variant) => boolean;
+interface Subject {
+  readonly prescription: Prescription;
+  readonly variant: Variant;
+  readonly exercise: Exercise;
+}
+type Of<K extends Restriction["kind"]> = Extract<Restriction, { kind: K }>;
+type Checks = { [K in Restriction["kind"]]: (restriction: Of<K>, subject: Subject) => boolean };
 
-const broken: Record<Restriction["kind"], Check> = {
-  "knob-limit": (r: Extract<Restriction, { kind: "knob-limit" }>, prescription) => {
-    const value = knobByName(r.knob).read(prescription);
-    return value !== undefined && harderThan(r.knob, value, r.hardest);
+/** Whether each kind of restriction is broken. */
+const broken: Checks = {
+  "knob-limit": ({ knob: name, hardest }, { prescription }) => {
+    const knob = knobByName(name);
+    const value = knob.read(prescription);
+    return value !== undefined && knob.rank(value) > knob.rank(hardest);
   },
-  kit: (r: Extract<Restriction, { kind: "kit" }>, _prescription, variant) =>
-    variant.kit.some((piece) => !r.available.includes(piece)),
-  position: (r: Extract<Restriction, { kind: "position" }>, _prescription, variant) =>
-    r.cannot.includes(variant.position),
-  variants: (r: Extract<Restriction, { kind: "variants" }>, prescription) =>
-    !r.allowed.includes(prescription.variantId),
+  "range-limit": ({ joint, leastDeg = -Infinity, mostDeg = Infinity }, { prescription, variant }) => {
+    const arc = jointArc(joint, prescription, variant);
+    return arc !== null && (arc[0] < leastDeg || arc[1] > mostDeg);
+  },
+  kit: ({ available, shelfKg = {} }, { prescription, variant }) => {
+    const loadKg = prescription.dose.loadKg ?? 0;
+    const load = variant.turns.find((turn) => turn.knob === "load");
+    const loadKit = load && "kit" in load && loadKg > 0 ? load.kit : undefined;
+    const heaviest = loadKit === undefined ? undefined : shelfKg[loadKit]?.at(-1);
+    const pieces = [...variant.kit, ...(loadKit === undefined ? [] : [loadKit])];
+    return pieces.some((piece) => !available.includes(piece)) || (heaviest ?? Infinity) < loadKg;
+  },
+  position: ({ cannot }, { variant }) => cannot.includes(variant.position),
+  variants: ({ allowed }, { prescription }) => !allowed.includes(prescription.variantId),
+  forbid: ({ codes }, { exercise }) => codes.some((code) => exercise.forbiddenBy?.includes(code)),
 };
 
 /**
  * The first restriction that a prescription would break on `today`, or null when none is broken.
  *
- * @param today local date (YYYY-MM-DD); a restriction holds up to and including its `until`
+ * @param today local date (YYYY-MM-DD); a restriction holds from its `from` up to and including its `until`
  */
 export function obstacle(
   prescription: Prescription,
   variant: Variant,
+  exercise: Exercise,
   restrictions: readonly Restriction[],
   today: string,
 ): Restriction | null {
-  const inForce = restrictions.filter((r) => r.until === undefined || today <= r.until);
-  const surgeonFirst = [...inForce].sort(
-    (a, b) => Number(b.origin === "surgeon") - Number(a.origin === "surgeon"),
-  );
-  return surgeonFirst.find((r) => broken[r.kind](r as never, prescription, variant)) ?? null;
+  const surgeonFirst = restrictions
+    .filter((r) => inForce(r, today))
+    .sort((a, b) => Number(b.origin === "surgeon") - Number(a.origin === "surgeon"));
+  const subject = { prescription, variant, exercise };
+  return surgeonFirst.find((r) => broken[r.kind](r as never, subject)) ?? null;
 }
 
-/** True when `value` is harder than `limit` on this knob; ranges are compared by their upper end. */
-function harderThan(knobName: string, value: KnobValue, limit: KnobValue): boolean {
-  const knob = knobByName(knobName);
-  if (knob.words) return knob.words.indexOf(String(value)) > knob.words.indexOf(String(limit));
-  const [a, b] = [upperEnd(value), upperEnd(limit)];
-  return knob.harderIs === "up" ? a > b : a < b;
+/** True on the days on which a restriction holds. */
+export function inForce({ from, until }: Restriction, today: string): boolean {
+  return (from === undefined || from <= today) && (until === undefined || today <= until);
 }
 
-function upperEnd(value: KnobValue): number {
-  return Number(String(value).split("-").at(-1));
+/** The loads to hand under the restrictions of kit that are in force. */
+export function shelfUnder(restrictions: readonly Restriction[], today: string): Record<string, number[]> {
+  const kit = restrictions.filter((r): r is Of<"kit"> => r.kind === "kit" && inForce(r, today));
+  return Object.assign({}, ...kit.map((r) => r.shelfKg ?? {})) as Record<string, number[]>;
 }

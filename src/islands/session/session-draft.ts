@@ -1,4 +1,5 @@
 import { v7 as uuid } from "uuid";
+import { sidesOf } from "~/core/progression/sides-of";
 import type { SessionBody, StairItem, StairView } from "~/core/interchange/contract";
 import type { SetRecord, Side } from "~/core/response/session-record";
 
@@ -71,7 +72,7 @@ export function newDraft(stair: StairView): SessionDraft {
 
 /** The side that decides: both where the legs share the work, else the injured one (left where both are). */
 export function involvedSide(item: StairItem, stair: StairView): Side {
-  if (item.exercise.sides === "both-together") return "both";
+  if (sidesOf(item.exercise, item.prescription) === "both-together") return "both";
   return stair.involvedSide === "both" ? "left" : stair.involvedSide;
 }
 

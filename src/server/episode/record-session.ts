@@ -1,5 +1,6 @@
 import type { SessionBody, Written } from "~/core/interchange/contract";
 import type { FieldProblem } from "~/core/interchange/validate";
+import { sidesOf } from "~/core/progression/sides-of";
 import type { SetRecord } from "~/core/response/session-record";
 import { localDay } from "~/core/schedule/local-day";
 import type { StaffContext } from "~/server/auth/staff-context";
@@ -40,12 +41,13 @@ function itemProblems(body: SessionBody, { file }: LoadedCase): FieldProblem[] {
     const path = `/items/${i}`;
     const item = file.items.find((candidate) => candidate.id === itemId);
     const exercise = file.exercises.find((candidate) => candidate.id === item?.exerciseId);
-    const dose = item?.prescriptions.at(-1)?.prescription.dose;
-    if (!item || !exercise || !dose)
+    const prescription = item?.prescriptions.at(-1)?.prescription;
+    if (!item || !exercise || !prescription)
       return [{ path: `${path}/itemId`, problem: "is not in this patient's plan" }];
     if (seen.has(itemId)) return [{ path: `${path}/itemId`, problem: "stands twice in this session" }];
     seen.add(itemId);
-    return sets.flatMap((set, s) => setProblems(set, dose, exercise.sides, `${path}/sets/${s}`));
+    const sides = sidesOf(exercise, prescription);
+    return sets.flatMap((set, s) => setProblems(set, prescription.dose, sides, `${path}/sets/${s}`));
   });
 }
 

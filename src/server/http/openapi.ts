@@ -1,5 +1,5 @@
 import type { TSchema } from "@sinclair/typebox";
-import { calculations } from "~/core/calculation/registry";
+import { allCalculations } from "~/catalogue/calculations";
 import { CaseFile } from "~/core/interchange/case-file";
 import * as contract from "~/core/interchange/contract";
 import { Type } from "@sinclair/typebox";
@@ -41,7 +41,7 @@ export const operations: readonly Operation[] = [
     summary: "Names of all calculations",
     answer: Type.Object({ calculations: Type.Array(Type.Object({ name: Type.String() })) }),
   },
-  ...calculations.map((c): Operation => ({
+  ...allCalculations.map((c): Operation => ({
     method: "post",
     path: `/api/calc/${c.name}`,
     summary: c.says,

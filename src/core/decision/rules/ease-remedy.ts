@@ -1,5 +1,5 @@
-import type { TurnedChange } from "~/core/progression/change";
-import { easierKnob, easierNotch, easierVariant, turnTo } from "~/core/progression/easier";
+import { turnTo, type TurnedChange } from "~/core/progression/change";
+import { easierKnob, easierNotch, easierVariant } from "~/core/progression/easier";
 import { variantOf } from "~/core/progression/exercise";
 import { loadNotch } from "~/core/progression/notch";
 import type { RecordView } from "../record-view";

@@ -1,4 +1,6 @@
+import type { Dose } from "~/core/dose/dose";
 import { dosePolicy } from "~/core/dose/dose-policy";
+import { heavySlowDays } from "~/core/dose/heavy-slow-calendar";
 import { harder, type Harder } from "~/core/progression/harder";
 import type { DayJudgement } from "~/core/response/judge-day";
 import { addDays, daysBetween, elapsedDays, localDay } from "~/core/schedule/local-day";
@@ -139,7 +141,8 @@ function recent(view: RecordView): Unmet[] {
 
 /** Settling counts whole local days: a change on Monday with three days' settling frees Thursday. */
 function settling(view: RecordView): Unmet[] {
-  const { settlingDays, settlingTrainingDays } = policy(view);
+  const { settlingTrainingDays } = policy(view);
+  const settlingDays = settlingDaysOf(view.input.prescription.dose);
   const changedOn = localDay(view.input.prescribedAt, view.input.zone);
   const daysLeft = settlingDays - daysBetween(changedOn, view.today);
   const sessionsLeft = settlingTrainingDays - view.days.length;
@@ -152,6 +155,11 @@ function settling(view: RecordView): Unmet[] {
       sessionsLeft * usualDaysBetweenSessions,
     ),
   ];
+}
+
+/** A scheduled dose stays at a step as long as its calendar says; every other one as its policy says. */
+function settlingDaysOf({ policy: name, reps }: Dose): number {
+  return name === "scheduled" ? heavySlowDays(reps?.top ?? 0) : dosePolicy(name).settlingDays;
 }
 
 function nextKnob(view: RecordView): Unmet[] {

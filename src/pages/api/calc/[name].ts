@@ -1,5 +1,5 @@
 import { runCalculation } from "~/core/calculation/calculation";
-import { findCalculation } from "~/core/calculation/registry";
+import { findCalculation } from "~/catalogue/calculations";
 import { readEndpoint } from "~/server/http/endpoint";
 import { notFound, refused } from "~/server/http/problem";
 import { readJson } from "~/server/http/read-body";

@@ -1,6 +1,6 @@
-import { calculations } from "~/core/calculation/registry";
+import { allCalculations } from "~/catalogue/calculations";
 import { openEndpoint } from "~/server/http/endpoint";
 
 export const GET = openEndpoint(async () => ({
-  calculations: calculations.map(({ name, says, source }) => ({ name, says, source })),
+  calculations: allCalculations.map(({ name, says, source }) => ({ name, says, source })),
 }));

@@ -1,0 +1,307 @@
+import type { Exercise } from "~/core/progression/exercise";
+import { commonPractice } from "../source";
+import { dose, from, ladder, load, loads, progression } from "./compose";
+import { backArches, drops, momentum } from "./faults";
+
+const tightenHold = dose("isometric-clinic", { policy: "hold", effort: undefined, hold: from(5, 10) });
+
+export const quadSet: Exercise = {
+  id: "quad-set",
+  name: "Thigh tightening",
+  family: "quad-activation",
+  lane: "knee-extensors",
+  muscles: ["quadriceps"],
+  regions: ["knee", "thigh"],
+  loads: loads("low", "low", "low"),
+  sides: "each-side",
+  effort: "light",
+  feltIn: "front of the thigh, above the kneecap",
+  notFeltIn: "the back of the knee or the hip",
+  cues: ["Draw the kneecap up", "Press the back of the knee down", "Toes up for more"],
+  faults: [{ code: "hip-presses", name: "Presses with the hip", view: "side", phase: "up" }],
+  forbiddenBy: [],
+  leadsTo: ["straight-leg-wall-press", "terminal-extension"],
+  variants: progression(
+    {
+      settings: { contraction: "isometric", laterality: "both", assistance: "strong", "knee-angle": 20 },
+      dose: tightenHold,
+      turns: [ladder("hold", "5-10", "10-15")],
+      position: "supine",
+      kit: ["towel"],
+      phase: "isometric",
+      arcs: { knee: [0, 20], hip: [0, 10] },
+    },
+    [
+      { id: "quad-set-both", name: "Both legs, over a rolled towel" },
+      { id: "quad-set-single", name: "One leg, over a rolled towel", turn: ["laterality", "single"] },
+      { id: "quad-set-alone", name: "One leg, without feeling with the hand", turn: ["assistance", "none"] },
+    ],
+  ),
+  source: commonPractice,
+};
+
+export const straightLegWallPress: Exercise = {
+  id: "straight-leg-wall-press",
+  name: "Straight-leg press into a wall",
+  family: "quad-activation",
+  lane: "knee-extensors",
+  muscles: ["quadriceps", "gluteus-maximus"],
+  regions: ["knee", "thigh"],
+  loads: loads("low", "low", "low"),
+  sides: "each-side",
+  effort: "moderate",
+  feltIn: "front of the thigh",
+  cues: ["Back to the wall, heel against it", "Straighten the knee into the wall for ten seconds"],
+  faults: [{ code: "leans", name: "Leans away instead of pressing", view: "side", phase: "throughout" }],
+  forbiddenBy: [],
+  variants: progression(
+    {
+      settings: { contraction: "isometric", laterality: "staggered", support: "one-hand", lever: "short" },
+      dose: dose("isometric-clinic", { policy: "hold", effort: undefined, hold: from(10, 15) }),
+      turns: [ladder("hold", "10-15", "15-20")],
+      position: "standing",
+      kit: ["wall"],
+      phase: "isometric",
+      arcs: { knee: [0, 15], hip: [0, 10] },
+    },
+    [
+      { id: "wall-press-knee", name: "Ball of the thumb behind the knee, hand held" },
+      { id: "wall-press-heel", name: "Heel at the wall, hand held", turn: ["lever", "long"] },
+      { id: "wall-press-free", name: "Heel at the wall, free", turn: ["support", "none"] },
+    ],
+  ),
+  source: commonPractice,
+};
+
+export const terminalExtension: Exercise = {
+  id: "terminal-extension",
+  name: "Last degrees against a band",
+  family: "knee-extension-closed",
+  lane: "knee-extensors",
+  muscles: ["quadriceps"],
+  regions: ["knee"],
+  loads: loads("low", "low", "low"),
+  sides: "each-side",
+  effort: "moderate",
+  feltIn: "front of the thigh just above the knee",
+  cues: ["Band behind the knee, heel down", "Straighten and squeeze two seconds", "Toes up for more"],
+  faults: [{ code: "hip-back", name: "Hip goes back instead of the knee", view: "side", phase: "up" }],
+  forbiddenBy: [],
+  leadsTo: ["seated-extension", "side-step-up"],
+  variants: progression(
+    {
+      settings: {
+        contraction: "concentric-eccentric",
+        laterality: "staggered",
+        support: "two-hands",
+        arc: "0-20",
+      },
+      dose: dose("control", { reps: from(10, 15), hold: from(2), bandN: 40 }),
+      turns: [ladder("reps", "10-15", "15-20"), ladder("band", 40, 60, 80)],
+      position: "standing",
+      kit: ["band", "chair"],
+      phase: "isolated",
+      arcs: { knee: [0, 20], hip: [0, 15] },
+    },
+    [
+      { id: "terminal-extension-held", name: "Both hands held" },
+      { id: "terminal-extension-free", name: "Free", turn: ["support", "none"], kit: ["band"] },
+      {
+        id: "terminal-extension-deeper",
+        name: "Free, from a deeper bend",
+        turn: ["arc", "0-40"],
+        arcs: { knee: [0, 40], hip: [0, 25] },
+      },
+      { id: "terminal-extension-single", name: "On one leg", turn: ["laterality", "single"] },
+    ],
+  ),
+  source: commonPractice,
+};
+
+export const seatedExtension: Exercise = {
+  id: "seated-extension",
+  name: "Seated knee extension",
+  family: "knee-extension-open",
+  lane: "knee-extensors",
+  muscles: ["quadriceps"],
+  regions: ["knee", "thigh"],
+  loads: loads("moderate", "low", "low"),
+  sides: "each-side",
+  effort: "moderate",
+  feltIn: "front of the thigh",
+  notFeltIn: "behind the kneecap",
+  cues: ["Sit tall", "Lower for three seconds", "Stay in the arc that does not hurt"],
+  faults: [drops, { code: "leans-back", name: "Leans back", view: "side", phase: "up" }],
+  caution:
+    "Short arc near straight or long arc: choose by where it hurts. After ligament surgery only as the surgeon allows.",
+  forbiddenBy: ["open-chain-knee-extension"],
+  leadsTo: ["extension-machine"],
+  variants: progression(
+    {
+      settings: {
+        contraction: "isometric",
+        laterality: "single",
+        arc: "60-90",
+        attention: "undivided",
+        surface: "firm",
+      },
+      dose: dose("isometric-clinic", { policy: "hold", effort: undefined, hold: from(10, 15) }),
+      turns: [ladder("hold", "10-15", "15-30")],
+      position: "sitting",
+      kit: ["chair", "strap"],
+      phase: "isometric",
+      arcs: { knee: [60, 90], hip: [85, 90] },
+    },
+    [
+      { id: "seated-extension-held", name: "Against a strap, held" },
+      {
+        id: "seated-extension-lowered-short",
+        name: "Helped up, lowered alone in the painless arc",
+        turn: ["contraction", "eccentric-only"],
+        phase: "isolated",
+        kit: ["chair"],
+        dose: dose("strength", { reps: from(8, 12), tempo: "3-0-1-0" }),
+        turns: [ladder("arc", "60-90", "45-90", "30-90", "0-90"), ladder("tempo", "3-0-1-0", "5-0-1-0")],
+      },
+      {
+        id: "seated-extension-both-phases",
+        name: "Up and down alone",
+        turn: ["contraction", "concentric-eccentric"],
+        dose: dose("strength", { tempo: "2-1-1-0" }),
+        turns: [ladder("arc", "60-90", "45-90", "30-90", "0-90"), load("ankle-weight", 10, 0.5)],
+      },
+      {
+        id: "seated-extension-ball",
+        name: "Up and down alone, sitting on a gym ball",
+        turn: ["surface", "unstable"],
+        kit: ["gym-ball"],
+      },
+    ],
+  ),
+  source: commonPractice,
+};
+
+export const extensionMachine: Exercise = {
+  id: "extension-machine",
+  name: "Knee extension machine",
+  family: "knee-extension-machine",
+  lane: "knee-extensors",
+  muscles: ["quadriceps"],
+  regions: ["knee", "thigh"],
+  loads: loads("moderate", "low", "low"),
+  sides: "each-side",
+  effort: "hard",
+  feltIn: "front of the thigh",
+  notFeltIn: "behind the kneecap",
+  cues: ["Axis of the machine at the knee", "Up in one, hold, down in three"],
+  faults: [momentum, drops],
+  forbiddenBy: ["open-chain-knee-extension"],
+  gauge: "knee-extension-force",
+  variants: progression(
+    {
+      settings: { contraction: "isometric", laterality: "both", arc: "60-90" },
+      dose: dose("isometric-tendon"),
+      turns: [],
+      position: "sitting",
+      kit: ["knee-extension-machine"],
+      phase: "isometric",
+      arcs: { knee: [60, 90], hip: [85, 90] },
+    },
+    [
+      { id: "extension-machine-hold", name: "Both legs, held at a painless angle" },
+      {
+        id: "extension-machine-hold-single",
+        name: "One leg, held at a painless angle",
+        turn: ["laterality", "single"],
+      },
+      {
+        id: "extension-machine-lowered",
+        name: "Lifted by both, lowered by one",
+        turn: ["contraction", "eccentric-only"],
+        phase: "isolated",
+        dose: dose("strength", { loadKg: 15, tempo: "3-0-1-0" }),
+        turns: [ladder("arc", "60-90", "45-90", "30-90", "0-90"), load("knee-extension-machine", 60, 2.5)],
+      },
+      {
+        id: "extension-machine-single",
+        name: "One leg, up and down",
+        turn: ["contraction", "concentric-eccentric"],
+        dose: dose("strength", { loadKg: 15, tempo: "3-1-1-0" }),
+      },
+      {
+        id: "extension-machine-heavy",
+        name: "One leg, whole arc, heavy and slow",
+        turn: ["arc", "0-90"],
+        arcs: { knee: [0, 90], hip: [85, 90] },
+        dose: dose("heavy-slow", { loadKg: 20 }),
+        turns: [ladder("repetition-maximum", 15, 12, 10, 8, 6), load("knee-extension-machine", 100, 2.5)],
+      },
+    ],
+  ),
+  source: commonPractice,
+};
+
+export const kneelingLeanBack: Exercise = {
+  id: "kneeling-lean-back",
+  name: "Kneeling lean-back",
+  family: "kneeling-lean-back",
+  lane: "knee-extensors",
+  alsoTrains: ["trunk"],
+  muscles: ["quadriceps", "abdominals"],
+  regions: ["knee", "thigh"],
+  loads: loads("high", "low", "moderate"),
+  sides: "both-together",
+  effort: "hard",
+  feltIn: "front of both thighs",
+  notFeltIn: "the low back or under the kneecap",
+  cues: ["Hips and trunk in one line", "Lean back only as far as you can return"],
+  faults: [{ code: "hips-fold", name: "Hips fold", view: "side", phase: "down" }, backArches],
+  caution: "Late stage. Kneeling on the front of a repaired knee needs getting used to first.",
+  safety: "Thick pad under the knees; a wall or helper behind at first.",
+  forbiddenBy: ["kneeling"],
+  variants: progression(
+    {
+      settings: {
+        contraction: "concentric-eccentric",
+        laterality: "both",
+        assistance: "strong",
+        range: "part",
+        "load-place": "none",
+      },
+      dose: dose("strength", { reps: from(6, 10), tempo: "3-0-2-0" }),
+      turns: [ladder("range", "part", "three-quarter", "full")],
+      position: "kneeling",
+      kit: ["pad", "pillow"],
+      phase: "isolated",
+      arcs: { knee: [90, 120], hip: [0, 5] },
+    },
+    [
+      { id: "lean-back-pillows", name: "Back towards a stack of pillows" },
+      {
+        id: "lean-back-strap",
+        name: "Holding a strap",
+        turn: ["assistance", "light"],
+        kit: ["pad", "strap"],
+      },
+      { id: "lean-back-free", name: "Free", turn: ["assistance", "none"], kit: ["pad"] },
+      {
+        id: "lean-back-weight",
+        name: "Weight held at the chest",
+        turn: ["load-place", "goblet"],
+        kit: ["pad", "dumbbells"],
+        turns: [ladder("range", "part", "three-quarter", "full"), load("dumbbells", 20, 2)],
+      },
+    ],
+  ),
+  source: commonPractice,
+};
+
+/** Knee extensor exercises without or with little weight on the foot. */
+export const kneeExtensorExercises = [
+  quadSet,
+  straightLegWallPress,
+  terminalExtension,
+  seatedExtension,
+  extensionMachine,
+  kneelingLeanBack,
+];

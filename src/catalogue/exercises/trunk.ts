@@ -1,0 +1,388 @@
+import type { Exercise } from "~/core/progression/exercise";
+import { commonPractice } from "../source";
+import { dose, from, ladder, load, loads, progression } from "./compose";
+import { backArches, backSags, drops, holdsBreath, momentum } from "./faults";
+
+const plankDose = dose("endurance", { hold: from(15, 20) });
+
+export const frontPlank: Exercise = {
+  id: "front-plank",
+  name: "Forearm plank",
+  family: "front-plank",
+  lane: "trunk",
+  muscles: ["abdominals", "obliques"],
+  regions: ["back"],
+  loads: loads("low", "low", "moderate"),
+  sides: "both-together",
+  effort: "moderate",
+  feltIn: "belly, not the low back",
+  notFeltIn: "the low back or the shoulders",
+  cues: ["Elbows under the shoulders", "Level pelvis, long neck"],
+  breathing: "Keep breathing.",
+  faults: [
+    backSags,
+    { code: "hips-high", name: "Hips too high", view: "side", phase: "throughout" },
+    holdsBreath,
+  ],
+  forbiddenBy: [],
+  leadsTo: ["side-plank"],
+  variants: progression(
+    {
+      settings: { contraction: "isometric", laterality: "both", lever: "short", surface: "firm" },
+      dose: plankDose,
+      turns: [ladder("hold", "10-15", "15-20", "20-30")],
+      position: "prone",
+      kit: [],
+      phase: "isometric",
+      arcs: { knee: [0, 90], hip: [0, 10] },
+    },
+    [
+      { id: "front-plank-knees", name: "Plank on the knees" },
+      {
+        id: "front-plank-feet",
+        name: "Plank on the feet",
+        turn: ["lever", "long"],
+        turns: [ladder("hold", "10-15", "15-20", "20-30", "30-45")],
+        arcs: { knee: [0, 5], hip: [0, 10] },
+      },
+      {
+        id: "front-plank-ball",
+        name: "Plank on the feet, forearms on a ball",
+        turn: ["surface", "unstable"],
+        kit: ["gym-ball"],
+      },
+      {
+        id: "front-plank-one-leg",
+        name: "Forearms on a ball, one leg lifted",
+        turn: ["laterality", "single"],
+        phase: "compound",
+        dose: dose("endurance", { hold: from(10, 15) }),
+        turns: [ladder("hold", "10-15", "15-20")],
+      },
+    ],
+  ),
+  source: commonPractice,
+};
+
+export const plankLegLift: Exercise = {
+  id: "plank-leg-lift",
+  name: "Plank with leg lifts",
+  family: "front-plank",
+  lane: "trunk",
+  alsoTrains: ["hip-extensors"],
+  muscles: ["abdominals", "gluteus-maximus"],
+  regions: ["back", "hip"],
+  loads: loads("low", "low", "moderate"),
+  sides: "each-side",
+  effort: "hard",
+  feltIn: "belly and the buttock of the lifted leg",
+  cues: ["Pelvis stays level as a tray", "Lift a hand's breadth, no more"],
+  faults: [backSags, { code: "pelvis-tips", name: "Pelvis tips to one side", view: "back", phase: "up" }],
+  forbiddenBy: [],
+  variants: progression(
+    {
+      settings: {
+        contraction: "concentric-eccentric",
+        laterality: "staggered",
+        lever: "short",
+        attention: "undivided",
+      },
+      dose: dose("control", { reps: from(6, 10), hold: from(2) }),
+      turns: [ladder("reps", "6-10", "8-12")],
+      position: "prone",
+      kit: [],
+      phase: "compound",
+      arcs: { knee: [0, 90], hip: [-10, 10] },
+    },
+    [
+      { id: "plank-leg-lift-knees", name: "From the knees" },
+      {
+        id: "plank-leg-lift-feet",
+        name: "From the feet",
+        turn: ["lever", "long"],
+        arcs: { knee: [0, 5], hip: [-10, 10] },
+      },
+      {
+        id: "plank-leg-lift-reach",
+        name: "From the feet, the other arm reaching",
+        turn: ["attention", "second-task"],
+      },
+    ],
+  ),
+  source: commonPractice,
+};
+
+export const sidePlank: Exercise = {
+  id: "side-plank",
+  name: "Side plank",
+  family: "side-plank",
+  lane: "trunk",
+  alsoTrains: ["hip-abductors"],
+  muscles: ["obliques", "quadratus-lumborum", "gluteus-medius"],
+  regions: ["back", "hip"],
+  loads: loads("low", "low", "moderate"),
+  sides: "each-side",
+  effort: "moderate",
+  feltIn: "side of the trunk and hip nearest the floor",
+  notFeltIn: "the shoulder",
+  cues: [
+    "Elbow under the shoulder",
+    "One line from ear to knee or ankle",
+    "Lift the lower hip away from the floor",
+  ],
+  faults: [
+    { code: "hip-sags", name: "Hip sags", view: "front", phase: "throughout" },
+    { code: "rolls-forward", name: "Trunk rolls forward", view: "back", phase: "throughout" },
+  ],
+  forbiddenBy: [],
+  variants: progression(
+    {
+      settings: { contraction: "isometric", laterality: "staggered", lever: "short", raised: "flat" },
+      dose: dose("endurance", { hold: from(5, 15) }),
+      turns: [ladder("hold", "5-15", "10-20", "20-30")],
+      position: "side-lying",
+      kit: [],
+      phase: "isometric",
+      arcs: { knee: [85, 90], hip: [0, 10] },
+    },
+    [
+      { id: "side-plank-knees", name: "On the knees" },
+      {
+        id: "side-plank-feet",
+        name: "On the feet, one ahead of the other",
+        turn: ["lever", "long"],
+        arcs: { knee: [0, 5], hip: [0, 5] },
+        turns: [ladder("hold", "5-15", "10-20", "20-30", "30-45")],
+      },
+      {
+        id: "side-plank-single",
+        name: "On the feet, top leg lifted",
+        turn: ["laterality", "single"],
+        phase: "compound",
+        dose: dose("endurance", { hold: from(5, 10) }),
+        turns: [ladder("hold", "5-10", "10-20")],
+      },
+      {
+        id: "side-plank-raised",
+        name: "Top leg lifted, feet on a step",
+        turn: ["raised", "both-feet"],
+        kit: ["step"],
+      },
+    ],
+  ),
+  source: commonPractice,
+};
+
+export const sidePlankLift: Exercise = {
+  id: "side-plank-lift",
+  name: "Side plank with top-leg lifts",
+  family: "side-plank",
+  lane: "trunk",
+  alsoTrains: ["hip-abductors"],
+  muscles: ["obliques", "gluteus-medius"],
+  regions: ["back", "hip"],
+  loads: loads("low", "low", "moderate"),
+  sides: "each-side",
+  effort: "hard",
+  feltIn: "side of the trunk and both hips",
+  cues: ["Eight clean ones are enough", "Top leg slightly behind"],
+  faults: [{ code: "hip-sags", name: "Hip sags", view: "front", phase: "up" }, momentum],
+  forbiddenBy: [],
+  variants: progression(
+    {
+      settings: {
+        contraction: "concentric-eccentric",
+        laterality: "single",
+        lever: "short",
+        perturbation: "none",
+      },
+      dose: dose("form-failure", { reps: from(4, 8) }),
+      turns: [ladder("reps", "4-8", "6-12")],
+      position: "side-lying",
+      kit: [],
+      phase: "compound",
+      arcs: { knee: [0, 90], hip: [-5, 5] },
+    },
+    [
+      { id: "side-plank-lift-knees", name: "From the knees" },
+      {
+        id: "side-plank-lift-feet",
+        name: "From the feet",
+        turn: ["lever", "long"],
+        arcs: { knee: [0, 5], hip: [-5, 5] },
+      },
+      {
+        id: "side-plank-lift-band",
+        name: "From the feet, band above the knees",
+        turn: ["perturbation", "band-thigh"],
+        kit: ["band"],
+      },
+    ],
+  ),
+  source: commonPractice,
+};
+
+export const birdDog: Exercise = {
+  id: "opposite-reach",
+  name: "Opposite arm and leg reach",
+  family: "opposite-reach",
+  lane: "trunk",
+  alsoTrains: ["hip-extensors", "balance"],
+  muscles: ["back-extensors", "gluteus-maximus", "abdominals"],
+  regions: ["back", "hip"],
+  loads: loads("low", "low", "low"),
+  sides: "each-side",
+  effort: "light",
+  feltIn: "along the back and the buttock of the reaching leg",
+  cues: ["Reach long rather than high", "A cup on the back would stay full"],
+  faults: [backSags, { code: "pelvis-tips", name: "Pelvis tips to one side", view: "back", phase: "up" }],
+  forbiddenBy: ["kneeling"],
+  variants: progression(
+    {
+      settings: { contraction: "isometric", laterality: "staggered", lever: "short", surface: "firm" },
+      dose: dose("activation", {
+        policy: "hold",
+        reps: from(6, 8),
+        hold: from(5, 8),
+        sets: 2,
+        restSeconds: 30,
+      }),
+      turns: [ladder("hold", "5-8", "8-10")],
+      position: "hands-and-knees",
+      kit: [],
+      phase: "isometric",
+      arcs: { knee: [85, 90], hip: [60, 90] },
+    },
+    [
+      { id: "opposite-reach-slide", name: "Leg slides back, toes stay down" },
+      {
+        id: "opposite-reach-long",
+        name: "Leg lifted long, arm stays",
+        turn: ["lever", "long"],
+        arcs: { knee: [0, 10], hip: [-5, 90] },
+      },
+      { id: "opposite-reach-single", name: "Leg and opposite arm lifted", turn: ["laterality", "single"] },
+      {
+        id: "opposite-reach-soft",
+        name: "Leg and arm lifted, knee on a cushion",
+        turn: ["surface", "soft"],
+        kit: ["soft-mat"],
+      },
+    ],
+  ),
+  source: commonPractice,
+};
+
+export const backExtension: Exercise = {
+  id: "back-extension",
+  name: "Back extension",
+  family: "back-extension",
+  lane: "trunk",
+  alsoTrains: ["hip-extensors", "hamstrings"],
+  muscles: ["back-extensors", "gluteus-maximus", "hamstrings"],
+  regions: ["back", "hip"],
+  loads: loads("low", "low", "high"),
+  sides: "both-together",
+  effort: "moderate",
+  feltIn: "along the back and the buttocks",
+  notFeltIn: "one sharp spot, or the leg",
+  cues: ["Legs locked, fold at the hips", "Come up to one line, not beyond"],
+  faults: [{ ...backArches, name: "Arches past the line" }, drops],
+  caution:
+    "Backs that dislike bending backward: stop at the line, and not after a slipped vertebra before the clinician says so.",
+  forbiddenBy: ["end-range-lumbar-extension"],
+  variants: progression(
+    {
+      settings: { contraction: "isometric", laterality: "both", lever: "short", "load-place": "none" },
+      dose: dose("endurance", { hold: from(10, 20) }),
+      turns: [ladder("hold", "10-20", "20-40", "40-60")],
+      position: "prone",
+      kit: [],
+      phase: "isometric",
+      arcs: { knee: [0, 5], hip: [-10, 10] },
+    },
+    [
+      { id: "back-hold-floor", name: "Chest just off the floor, hands at the sides, held" },
+      { id: "back-hold-long", name: "Held, arms at the ears", turn: ["lever", "long"] },
+      {
+        id: "back-extension-bench",
+        name: "45° bench, arms at the ears, up and down",
+        turn: ["contraction", "concentric-eccentric"],
+        phase: "isolated",
+        kit: ["back-extension-bench"],
+        dose: dose("strength", { sets: 2, reps: from(10, 12) }),
+        turns: [ladder("reps", "10-12", "12-15")],
+        arcs: { knee: [0, 5], hip: [0, 80] },
+        position: "standing",
+      },
+      {
+        id: "back-extension-loaded",
+        name: "45° bench, plate at the chest",
+        turn: ["load-place", "goblet"],
+        phase: "compound",
+        kit: ["back-extension-bench", "plates"],
+        dose: dose("strength", { loadKg: 5 }),
+        turns: [load("plates", 40, 2.5)],
+      },
+    ],
+  ),
+  source: commonPractice,
+};
+
+export const carry: Exercise = {
+  id: "carry",
+  name: "Loaded carry",
+  family: "carry",
+  lane: "trunk",
+  alsoTrains: ["hip-abductors", "upper-body"],
+  muscles: ["obliques", "quadratus-lumborum", "gluteus-medius"],
+  regions: ["back", "hip", "shoulder"],
+  loads: loads("low", "moderate", "moderate"),
+  sides: "each-side",
+  effort: "moderate",
+  feltIn: "side of the trunk away from the weight",
+  cues: ["Walk as if nothing hung there", "Belt and shoulders level"],
+  faults: [
+    { code: "leans", name: "Leans away from the weight", view: "front", phase: "throughout" },
+    { code: "hip-drops", name: "Hip drops with each step", view: "back", phase: "throughout" },
+  ],
+  forbiddenBy: [],
+  variants: progression(
+    {
+      settings: {
+        contraction: "concentric-eccentric",
+        laterality: "both",
+        "load-place": "hands",
+        surface: "firm",
+      },
+      dose: dose("circuit", { sets: 3, reps: undefined, minutes: 0.5, restSeconds: 45, loadKg: 6 }),
+      turns: [load("dumbbells", 40, 2)],
+      position: "standing",
+      kit: ["dumbbells"],
+      phase: "compound",
+      arcs: { knee: [0, 40], hip: [-10, 30] },
+    },
+    [
+      { id: "carry-two-hands", name: "A weight in each hand" },
+      { id: "carry-one-hand", name: "A weight in one hand", turn: ["load-place", "same-hand"] },
+      {
+        id: "carry-overhead",
+        name: "A weight held overhead",
+        turn: ["load-place", "overhead"],
+        turns: [load("dumbbells", 20, 2)],
+      },
+    ],
+  ),
+  source: commonPractice,
+};
+
+/** Trunk exercises. */
+export const trunkExercises = [
+  frontPlank,
+  plankLegLift,
+  sidePlank,
+  sidePlankLift,
+  birdDog,
+  backExtension,
+  carry,
+];

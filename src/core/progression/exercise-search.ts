@@ -1,0 +1,151 @@
+import { Type, type Static } from "@sinclair/typebox";
+import MiniSearch from "minisearch";
+import { oneOf } from "~/core/dose/dose";
+import { suits, type StageNeed } from "~/core/pathway/stage-need";
+import { BodyPosition, Lane, Muscle, Region, type Lane as LaneCode } from "./body";
+import type { Exercise, Variant } from "./exercise";
+
+/** What is looked for; everything given must hold. */
+export const ExerciseQuery = Type.Object(
+  {
+    lane: Type.Optional(Lane),
+    region: Type.Optional(Region),
+    muscle: Type.Optional(Muscle),
+    kit: Type.Optional(
+      Type.Array(Type.String({ maxLength: 40 }), {
+        maxItems: 60,
+        description: "What is at hand; a variant may ask for nothing else",
+      }),
+    ),
+    positions: Type.Optional(
+      Type.Array(BodyPosition, { minItems: 1, description: "Positions the person can take" }),
+    ),
+    stage: Type.Optional(
+      Type.Object({ pathway: Type.String(), stage: Type.String() }, { additionalProperties: false }),
+    ),
+    contraction: Type.Optional(oneOf(["isometric", "eccentric-only", "concentric-eccentric", "plyometric"])),
+    lowKneeBend: Type.Optional(
+      Type.Boolean({ description: "Knee bent no more than 60° under the movement (common practice)" }),
+    ),
+    text: Type.Optional(Type.String({ maxLength: 80 })),
+    limit: Type.Optional(Type.Integer({ minimum: 1, maximum: 1000 })),
+  },
+  { additionalProperties: false },
+);
+export type ExerciseQuery = Static<typeof ExerciseQuery>;
+
+export interface ExerciseHit {
+  readonly exercise: Exercise;
+  readonly variant: Variant;
+}
+
+interface Entry extends ExerciseHit {
+  readonly id: number;
+  readonly kneeBendDeg: number;
+}
+
+/** Everything that can be searched, made once for a catalogue. */
+export interface ExerciseIndex {
+  readonly entries: readonly Entry[];
+  readonly byLane: ReadonlyMap<LaneCode, readonly Entry[]>;
+  readonly text: () => MiniSearch;
+  readonly stageNeeds: readonly StageNeed[];
+}
+
+const lowKneeBendDeg = 60;
+const unknownBend = Infinity;
+
+/** Prepares a catalogue for searching. Words are indexed when they are first asked for. */
+export function exerciseIndex(
+  exercises: readonly Exercise[],
+  stageNeeds: readonly StageNeed[],
+): ExerciseIndex {
+  const hits = exercises.flatMap((exercise) => exercise.variants.map((variant) => ({ exercise, variant })));
+  const entries = hits.map(({ exercise, variant }, id): Entry => {
+    const angle = variant.settings["knee-angle"];
+    const kneeBendDeg = typeof angle === "number" ? angle : (variant.arcs?.knee[1] ?? unknownBend);
+    return { id, exercise, variant, kneeBendDeg };
+  });
+  const byLane = new Map<LaneCode, Entry[]>();
+  for (const entry of entries) {
+    const list = byLane.get(entry.exercise.lane);
+    if (list) list.push(entry);
+    else byLane.set(entry.exercise.lane, [entry]);
+  }
+  let text: MiniSearch | undefined;
+  return { entries, byLane, stageNeeds, text: () => (text ??= wordIndex(entries)) };
+}
+
+/** One thing a query can ask; null where it does not ask it. */
+type Filter = (query: ExerciseQuery, index: ExerciseIndex) => ((entry: Entry) => boolean) | null;
+
+const filters: readonly Filter[] = [
+  ({ region }) => (region ? ({ exercise }) => exercise.regions?.includes(region) ?? false : null),
+  ({ muscle }) => (muscle ? ({ exercise }) => exercise.muscles?.includes(muscle) ?? false : null),
+  ({ contraction }) =>
+    contraction ? ({ variant }) => variant.settings["contraction"] === contraction : null,
+  ({ positions }) => (positions ? ({ variant }) => positions.includes(variant.position) : null),
+  ({ lowKneeBend }) => (lowKneeBend ? ({ kneeBendDeg }) => kneeBendDeg <= lowKneeBendDeg : null),
+  ({ kit }) => {
+    if (!kit) return null;
+    const atHand = new Set(kit);
+    return ({ variant }) => variant.kit.every((piece) => atHand.has(piece));
+  },
+  ({ stage }, { stageNeeds }) => {
+    if (!stage) return null;
+    const need = stageNeeds.find((n) => n.pathway === stage.pathway && n.stage === stage.stage);
+    return ({ exercise, variant }) => need !== undefined && suits(exercise, variant, need, exercise.lane);
+  },
+];
+
+/**
+ * Variants that fit a query, in the order of the catalogue; with words, the best match first.
+ * Words match by their beginnings and forgive a typing mistake in longer ones.
+ */
+export function exerciseSearch(index: ExerciseIndex, query: ExerciseQuery): ExerciseHit[] {
+  const wanted = filters.map((filter) => filter(query, index)).filter((filter) => filter !== null);
+  const words = query.text?.trim();
+  const byWords = words
+    ? index
+        .text()
+        .search(words)
+        .map(({ id }) => index.entries[id as number] as Entry)
+    : null;
+  const inLane = query.lane ? (index.byLane.get(query.lane) ?? []) : index.entries;
+  const candidates = byWords?.filter(({ exercise }) => !query.lane || exercise.lane === query.lane) ?? inLane;
+  const found: ExerciseHit[] = [];
+  const limit = query.limit ?? Infinity;
+  for (const entry of candidates) {
+    if (found.length >= limit) break;
+    if (wanted.every((fits) => fits(entry))) found.push(entry);
+  }
+  return found.map(({ exercise, variant }) => ({ exercise, variant }));
+}
+
+function wordIndex(entries: readonly Entry[]): MiniSearch {
+  const index = new MiniSearch({
+    fields: ["name", "variant", "about"],
+    searchOptions: {
+      prefix: true,
+      fuzzy: (term) => (term.length > 4 ? 0.2 : false),
+      combineWith: "AND",
+      boost: { name: 3, variant: 2 },
+    },
+  });
+  index.addAll(
+    entries.map(({ id, exercise, variant }) => ({
+      id,
+      name: exercise.name,
+      variant: variant.name,
+      about: [
+        exercise.family,
+        exercise.lane,
+        variant.position,
+        ...variant.kit,
+        ...(exercise.muscles ?? []),
+        ...Object.values(variant.settings),
+      ].join(" "),
+    })),
+  );
+  return index;
+}

@@ -10,38 +10,8 @@ import { loadCases } from "~/server/episode/case-loader";
 import { findEpisode } from "~/server/episode/episode-repository";
 import { demoClinic, demoPassword, demoStaff, demoStaffId } from "~demo/clinic";
 import { demoId } from "~demo/identity";
-
-/** One comparison: a thing of ours against a baseline measured in the same run. */
-interface Row {
-  readonly what: string;
-  readonly baseline: string;
-  readonly oursMs: number;
-  readonly baselineMs: number;
-  readonly target: string;
-}
-
-const rounds = 7;
-const median = (values: number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
-
-/** Runs both in turn and takes the median of each, so that a drifting machine hits both alike. */
-async function compare(
-  ours: () => unknown,
-  baseline: () => unknown,
-): Promise<{ oursMs: number; baselineMs: number }> {
-  const times = { ours: [] as number[], baseline: [] as number[] };
-  for (let round = -1; round < rounds; round += 1) {
-    const timed = async (work: () => unknown) => {
-      const started = performance.now();
-      await work();
-      return performance.now() - started;
-    };
-    const [a, b] = [await timed(ours), await timed(baseline)];
-    if (round < 0) continue;
-    times.ours.push(a);
-    times.baseline.push(b);
-  }
-  return { oursMs: median(times.ours), baselineMs: median(times.baseline) };
-}
+import { compare, rounds, type Row } from "./bench-compare";
+import { searchRows } from "./bench-search";
 
 async function decideRow(): Promise<Row> {
   const inputs = Array.from({ length: 10_000 }, (_, n): DecideInput => ({
@@ -128,7 +98,7 @@ async function stairRow(): Promise<Row> {
   };
 }
 
-const rows = [await decideRow(), await stairRow()];
+const rows = [await decideRow(), ...(await searchRows()), await stairRow()];
 await closePool();
 const [file] = process.argv.slice(2);
 const table = rows.map(({ what, baseline, oursMs, baselineMs, target }) => ({

@@ -68,11 +68,20 @@ export function sayForce(effort: { lowPercent: number; highPercent: number }, ma
 /** Where a knob stands, with its unit: 15 cm, 50–70 %, single. */
 export function sayKnobValue(name: string, value: KnobValue): string {
   const { unit } = knobByName(name);
-  // A tempo such as 3-1-1-0 is written as it is spoken; ranges get a dash, codes a space.
   const text = String(value);
-  const words = name === "tempo" ? text : text.replaceAll("-", /^\d+-\d+$/.test(text) ? "–" : " ");
+  const [low, high] = text.split("-");
+  const isRange = /^\d+-\d+$/.test(text);
+  // A tempo such as 3-1-1-0 is written as it is spoken; ranges get a dash, codes a space.
+  const words =
+    name === "tempo"
+      ? text
+      : isRange
+        ? low === high
+          ? `${low}`
+          : `${low}–${high}`
+        : text.replaceAll("-", " ");
   const sign = label("unit", unit);
-  return sign ? `${words} ${sign}` : words;
+  return sign ? `${words}${sign === "°" ? "" : "\u00a0"}${sign}` : words;
 }
 
 /** What a change would do, in words, with newtons where an effort band moves. */

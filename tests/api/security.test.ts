@@ -49,6 +49,8 @@ describe("another clinic's ids answer 404, at every endpoint that takes one", ()
     reports: () => ({ id: uuid(), trainingDate: "2026-03-08", pain: 1 }),
     decisions: () => ({ id: uuid(), itemId: squeezeOf("fencer"), expectedVersion: 1, action: "accept" }),
     school: () => ({ id: uuid(), school: "monitored", reason: "because" }),
+    items: () => ({ id: uuid(), exerciseId: "clam", variantId: "clam-30" }),
+    endings: () => ({ id: uuid(), itemId: squeezeOf("fencer"), reason: "because" }),
     clearances: () => ({ id: uuid(), itemId: squeezeOf("fencer"), reason: "because" }),
   };
   const withId = operations.filter((operation) => operation.path.includes("{id}"));
@@ -70,9 +72,9 @@ describe("another clinic's ids answer 404, at every endpoint that takes one", ()
     expect((await ask(uuid())).status).toBe(404);
     expect((await ask("not-an-id")).status).toBe(404);
     const pages = await Promise.all(
-      ["", "/session", "/record"].map((p) => stranger.get(`/episodes/${fencer}${p}`)),
+      ["", "/session", "/record", "/plan"].map((p) => stranger.get(`/episodes/${fencer}${p}`)),
     );
-    expect(pages.map((p) => p.status)).toEqual([404, 404, 404]);
+    expect(pages.map((p) => p.status)).toEqual([404, 404, 404, 404]);
     for (const { body } of pages) expect(body).not.toContain("Darrow");
   });
 

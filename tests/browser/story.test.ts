@@ -31,7 +31,7 @@ async function recordSqueezes(painBefore: number, painDuring: number): Promise<v
   await page.waitForLoadState("networkidle");
   await pick(page, "Pain before, at the site", painBefore);
   const item = page.getByTestId("session-ball-squeeze");
-  expect(await item.getByLabel("Hold").inputValue()).toBe("10");
+  expect(await item.getByRole("spinbutton", { name: "Hold" }).inputValue()).toBe("10");
   await item.getByLabel("Force").fill("110");
   await pick(page, "Worst pain during", painDuring);
   await pick(page, "Effort", 6);

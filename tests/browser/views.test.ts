@@ -46,6 +46,11 @@ const views: Record<string, (page: Page) => Promise<unknown>> = {
     await openStair(page, "Stanhope");
     await page.goto(`${page.url()}/record`, { waitUntil: "networkidle" });
   },
+  plan: async (page) => {
+    await openStair(page, "Stanhope");
+    await page.goto(`${page.url()}/plan`, { waitUntil: "networkidle" });
+    await page.getByTestId("hits").waitFor();
+  },
   "nothing here": (page) => page.goto("/no-such-page", { waitUntil: "networkidle" }),
 };
 

@@ -170,7 +170,7 @@ export const adductorSlide: Exercise = {
         support: "two-hands",
         range: "part",
       },
-      dose: dose("control", { reps: from(8, 12) }),
+      dose: dose("control", { reps: from(8, 12), hold: undefined }),
       turns: [ladder("range", "part", "three-quarter", "full")],
       position: "standing",
       kit: ["slider"],

@@ -25,7 +25,14 @@ const closed = { additionalProperties: false };
 export const PrescriptionEntry = Type.Object({ id, from: instant, prescription: Prescription }, closed);
 
 export const CaseItem = Type.Object(
-  { id, exerciseId: id, lane: Lane, prescriptions: Type.Array(PrescriptionEntry, { minItems: 1 }) },
+  {
+    id,
+    exerciseId: Type.String({ minLength: 1, maxLength: 80 }),
+    lane: Lane,
+    prescriptions: Type.Array(PrescriptionEntry, { minItems: 1 }),
+    /** When it left the plan; what was done with it stays in the record. */
+    endedAt: Type.Optional(instant),
+  },
   closed,
 );
 

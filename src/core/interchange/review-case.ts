@@ -1,6 +1,7 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { decide } from "~/core/decision/decide";
 import { Proposal, type DecideInput, type SignedChange } from "~/core/decision/decide-input";
+import { after } from "~/core/decision/record-view";
 import { flareSuspects } from "~/core/decision/flare-suspects";
 import { evaluateGate } from "~/core/gate/evaluate-gate";
 import { GateResult, type EffortDay } from "~/core/gate/gate";
@@ -53,7 +54,8 @@ export function reviewCase(file: CaseFile, school: PainSchoolCode = schoolInForc
   if (!move) throw new RangeError("the case has no stage");
   const stage = stageOf(file.pathway, move.stage);
   const days = caseDays(file);
-  const inputs = file.items.map((item) => ({ item, input: decideInput(file, days, item, stage, school) }));
+  const current = file.items.filter(({ endedAt }) => endedAt === undefined || after(endedAt, file.asOf));
+  const inputs = current.map((item) => ({ item, input: decideInput(file, days, item, stage, school) }));
   const suspects = flareSuspects(
     inputs.map(({ item, input }) => ({
       itemId: item.id,

@@ -15,7 +15,7 @@ export type TrainingDayState = "open" | "reported" | "unreported";
  * @param day lastSessionAt and the report's receivedAt as ISO instants
  * @param now ISO instant
  * @example // ten hours after the session, no report: "open"; forty hours after it: "unreported"
- * Source: handbook of this product; common practice is to ask within 24 hours.
+ * Source: a rule of this product; common practice is to ask within 24 hours.
  */
 export function trainingDayState(
   day: Pick<TrainingDay, "lastSessionAt" | "report">,

@@ -9,6 +9,8 @@ const keys: readonly (readonly [keys: string, says: MessageKey, values?: Values]
   ["Enter", "keys.open"],
   ["s", "keys.session"],
   ["r", "keys.record"],
+  ["p", "keys.plan"],
+  ["/", "keys.search"],
   ["Esc", "keys.escape"],
 ];
 

@@ -2,7 +2,7 @@ import { useForm } from "react-hook-form";
 import type { Alternative, StairItem } from "~/core/interchange/contract";
 import { sayChange } from "~/messages/describe";
 import { t } from "~/messages/say";
-import ReasonField, { reasonRules } from "./ReasonField";
+import ReasonField, { reasonRules } from "~/islands/frame/ReasonField";
 
 interface Props {
   kind: "change" | "refuse";

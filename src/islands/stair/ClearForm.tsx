@@ -5,7 +5,7 @@ import type { Problem, StairView, Written } from "~/core/interchange/contract";
 import { callApi } from "~/islands/frame/call-api";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { t } from "~/messages/say";
-import ReasonField, { reasonRules } from "./ReasonField";
+import ReasonField, { reasonRules } from "~/islands/frame/ReasonField";
 
 interface Props {
   episodeId: string;

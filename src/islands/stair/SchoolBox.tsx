@@ -6,7 +6,7 @@ import { painSchoolCodes, type PainSchoolCode } from "~/core/response/pain-schoo
 import { callApi } from "~/islands/frame/call-api";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { t } from "~/messages/say";
-import ReasonField, { reasonRules } from "./ReasonField";
+import ReasonField, { reasonRules } from "~/islands/frame/ReasonField";
 
 interface Props {
   stair: StairView;

@@ -1,4 +1,4 @@
-import { ClipboardList, NotebookPen } from "lucide-react";
+import { ClipboardList, ListChecks, NotebookPen } from "lucide-react";
 import { useEffect, useState } from "react";
 import type { Problem, StairView } from "~/core/interchange/contract";
 import { callApi } from "~/islands/frame/call-api";
@@ -43,6 +43,7 @@ export default function StairPage({ stair: loaded }: { stair: StairView }) {
       if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
       if (event.key === "s") location.assign(`${here}/session`);
       if (event.key === "r") location.assign(`${here}/record`);
+      if (event.key === "p") location.assign(`${here}/plan`);
       if (event.key === "Escape") setPreview(null);
     };
     addEventListener("keydown", onKey);
@@ -62,8 +63,12 @@ export default function StairPage({ stair: loaded }: { stair: StairView }) {
             {t("stair.sinceOnset", { days: stair.daysSinceOnset })}
           </p>
         </div>
-        <div className="ml-auto flex gap-2">
-          <a className="btn" href={`${here}/record`}>
+        <div className="ml-auto flex flex-wrap gap-2">
+          <a className="btn bg-base-100 border-base-300" href={`${here}/plan`}>
+            <ListChecks className="size-5" aria-hidden />
+            {t("stair.plan")}
+          </a>
+          <a className="btn bg-base-100 border-base-300" href={`${here}/record`}>
             <ClipboardList className="size-5" aria-hidden />
             {t("stair.record")}
           </a>

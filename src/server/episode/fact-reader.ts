@@ -70,13 +70,17 @@ export const readRestrictions = (db: Queryable, clinicId: string, ids: Ids) =>
 export const readItems = (db: Queryable, clinicId: string, ids: Ids) =>
   read(
     db,
-    `SELECT episode_id, id, exercise_id, lane FROM plan_items
-      WHERE clinic_id = ? AND episode_id IN (?) ORDER BY position, id`,
+    `SELECT i.episode_id, i.id, i.exercise_id, i.lane, e.at AS ended_at
+       FROM plan_items i
+       LEFT JOIN item_endings e
+         ON e.clinic_id = i.clinic_id AND e.episode_id = i.episode_id AND e.item_id = i.id
+      WHERE i.clinic_id = ? AND i.episode_id IN (?) ORDER BY i.position, i.id`,
     [clinicId, ids],
     (r) => ({
       id: r["id"],
       exerciseId: r["exercise_id"],
       lane: r["lane"] as CaseFile["items"][number]["lane"],
+      ...(r["ended_at"] === null ? {} : { endedAt: fromDatabaseTime(r["ended_at"]) }),
     }),
   );
 

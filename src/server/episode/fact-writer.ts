@@ -16,7 +16,14 @@ export interface Writing {
 }
 
 /** Tables whose rows carry an id made by the client. */
-export type FactTable = "sessions" | "next_day_reports" | "decisions" | "school_settings" | "clearances";
+export type FactTable =
+  | "sessions"
+  | "next_day_reports"
+  | "decisions"
+  | "school_settings"
+  | "clearances"
+  | "plan_items"
+  | "item_endings";
 
 /** The episode a fact with this client-made id already belongs to, or null when there is none in the clinic. */
 export async function episodeOfFact(
@@ -154,6 +161,18 @@ export async function insertItem(
     `INSERT INTO plan_items (clinic_id, id, episode_id, exercise_id, lane, position, created_at)
      VALUES (?, ?, ?, ?, ?, ?, ?)`,
     [w.clinicId, item.id, w.episodeId, item.exerciseId, item.lane, item.position, toDatabaseTime(w.at)],
+  );
+}
+
+export async function insertItemEnding(
+  db: Queryable,
+  w: Writing,
+  ending: { id: string; itemId: string; reason: string },
+): Promise<void> {
+  await db.execute(
+    `INSERT INTO item_endings (clinic_id, id, episode_id, item_id, reason, signed_by, at)
+     VALUES (?, ?, ?, ?, ?, ?, ?)`,
+    [w.clinicId, ending.id, w.episodeId, ending.itemId, ending.reason, w.staffId, toDatabaseTime(w.at)],
   );
 }
 

@@ -44,6 +44,8 @@ function itemProblems(body: SessionBody, { file }: LoadedCase): FieldProblem[] {
     const prescription = item?.prescriptions.at(-1)?.prescription;
     if (!item || !exercise || !prescription)
       return [{ path: `${path}/itemId`, problem: "is not in this patient's plan" }];
+    if (item.endedAt !== undefined && item.endedAt <= body.occurredAt)
+      return [{ path: `${path}/itemId`, problem: "had left the plan by then" }];
     if (seen.has(itemId)) return [{ path: `${path}/itemId`, problem: "stands twice in this session" }];
     seen.add(itemId);
     const sides = sidesOf(exercise, prescription);

@@ -63,5 +63,9 @@ export async function storeCase(
       await write.insertPrescription(db, at(from), { id, itemId: item.id, decisionId, prescription });
     }
   }
+  for (const { id: itemId, endedAt } of file.items) {
+    if (endedAt === undefined) continue;
+    await write.insertItemEnding(db, at(endedAt), { id: uuid(), itemId, reason: "Left the plan" });
+  }
   for (const clearance of file.clearances) await write.insertClearance(db, at(clearance.at), clearance);
 }

@@ -18,18 +18,39 @@ export interface WriteScope {
   readonly loaded: LoadedCase;
 }
 
-/**
- * Writes one fact into an episode: locks its head, answers a repeated id with what the first call wrote, otherwise
- * runs `write`, raises the version and notes it in the audit log. All or nothing.
- */
+/** Writes one fact into an episode and answers with the stair as it stands then. */
 export async function writeFact(
   staff: StaffContext,
   episodeId: string,
-  fact: { table: FactTable; id: string; action: string },
+  fact: Fact,
   write: (scope: WriteScope) => Promise<void>,
 ): Promise<Written> {
+  const repeated = await writeInto(staff, episodeId, fact, write);
+  const loaded = await loadEpisode(staff, episodeId);
+  return { id: fact.id, repeated, stair: stairView(staff, loaded) };
+}
+
+/** A fact to be written: where it goes, the id its sender made, and what the audit log calls it. */
+export interface Fact {
+  readonly table: FactTable;
+  readonly id: string;
+  readonly action: string;
+}
+
+/**
+ * Writes one fact into an episode: locks its head, answers a repeated id with what the first call wrote, otherwise
+ * runs `write`, raises the version and notes it in the audit log. All or nothing.
+ *
+ * @returns true when this id had been written before
+ */
+export function writeInto(
+  staff: StaffContext,
+  episodeId: string,
+  fact: Fact,
+  write: (scope: WriteScope) => Promise<void>,
+): Promise<boolean> {
   const at = now();
-  const repeated = await inTransaction(async (db) => {
+  return inTransaction(async (db) => {
     const head = await lockEpisode(db, staff.clinicId, episodeId).catch((error) => {
       if (String(error).includes("Incorrect uuid value")) throw notFound();
       throw error;
@@ -46,6 +67,4 @@ export async function writeFact(
     await writeAudit(db, staff, { action: fact.action, kind: fact.table, id: fact.id }, at);
     return false;
   });
-  const loaded = await loadEpisode(staff, episodeId);
-  return { id: fact.id, repeated, stair: stairView(staff, loaded) };
 }

@@ -5,7 +5,7 @@ import type { StaffContext } from "~/server/auth/staff-context";
 import { isDatabaseUnavailable } from "~/server/db/transaction";
 import { log } from "./log";
 import { ApiProblem, databaseDown, refused } from "./problem";
-import { readJson } from "./read-body";
+import { bodyLimitBytes, readJson } from "./read-body";
 
 type Answer = Response | object;
 
@@ -47,16 +47,20 @@ export function readEndpoint(
   };
 }
 
+/** Largest body of a file of exercises or of a case. */
+export const fileBytes = 4_194_304;
+
 /** An endpoint that writes: signed in, of an allowed role, with a body that fits its schema. */
 export function writeEndpoint<S extends TSchema>(
   schema: S,
   allowed: readonly StaffContext["role"][],
   handler: (staff: StaffContext, body: Static<S>, context: APIContext) => Promise<Answer>,
+  limitBytes = bodyLimitBytes,
 ): APIRoute {
   return async (context) => {
     try {
       const staff = signedIn(context);
-      const body = await validBody(schema, context.request);
+      const body = await validBody(schema, context.request, limitBytes);
       if (!allowed.includes(staff.role)) {
         throw new ApiProblem(403, "role", "Your role may not sign this. Ask a clinician.");
       }
@@ -79,8 +83,12 @@ export function openEndpoint(handler: (context: APIContext) => Promise<Answer>):
 }
 
 /** Reads and checks a body. @throws ApiProblem 400, 413, 415 or 422 */
-export async function validBody<S extends TSchema>(schema: S, request: Request): Promise<Static<S>> {
-  const checked = check(schema, await readJson(request));
+export async function validBody<S extends TSchema>(
+  schema: S,
+  request: Request,
+  limitBytes = bodyLimitBytes,
+): Promise<Static<S>> {
+  const checked = check(schema, await readJson(request, limitBytes));
   if (!checked.ok) throw refused(checked.problems);
   return checked.value;
 }

@@ -2,6 +2,8 @@ import type { TSchema } from "@sinclair/typebox";
 import { allCalculations } from "~/catalogue/calculations";
 import { CaseFile } from "~/core/interchange/case-file";
 import * as contract from "~/core/interchange/contract";
+import { ExerciseFile } from "~/core/interchange/exercise-file";
+import * as plan from "~/core/interchange/plan-contract";
 import { Type } from "@sinclair/typebox";
 
 interface Operation {
@@ -35,6 +37,42 @@ export const operations: readonly Operation[] = [
   write("decisions", "Sign, change or refuse a proposal", contract.DecisionBody),
   write("school", "Set the pain school, with a reason", contract.SchoolBody),
   write("clearances", "Clear a stopped item in writing", contract.ClearanceBody),
+  { method: "get", path: `${episode}/plan`, summary: "The plan of a patient", answer: plan.PlanView },
+  write("items", "Put an exercise into the plan", plan.ItemBody, plan.PlanWritten),
+  write("endings", "Take an item out of the plan", plan.EndingBody, plan.PlanWritten),
+  {
+    method: "get",
+    path: "/api/exercises",
+    summary: "Search the clinic's catalogue",
+    answer: plan.CatalogueAnswer,
+  },
+  {
+    method: "post",
+    path: "/api/exercises",
+    summary: "Add or revise an exercise of the clinic's own",
+    body: plan.ExerciseBody,
+    answer: plan.CatalogueWritten,
+  },
+  {
+    method: "post",
+    path: "/api/exercises/retirements",
+    summary: "Retire an exercise or take it back",
+    body: plan.RetirementBody,
+    answer: plan.CatalogueWritten,
+  },
+  {
+    method: "get",
+    path: "/api/exercises/file",
+    summary: "Export the clinic's own exercises",
+    answer: ExerciseFile,
+  },
+  {
+    method: "post",
+    path: "/api/exercises/file",
+    summary: "Import exercises, all or none",
+    body: plan.ImportBody,
+    answer: plan.CatalogueWritten,
+  },
   {
     method: "get",
     path: "/api/calc",
@@ -52,8 +90,8 @@ export const operations: readonly Operation[] = [
   { method: "get", path: "/api/openapi.json", summary: "This description", answer: Type.Object({}) },
 ];
 
-function write(name: string, summary: string, body: TSchema): Operation {
-  return { method: "post", path: `${episode}/${name}`, summary, body, answer: contract.Written };
+function write(name: string, summary: string, body: TSchema, answer: TSchema = contract.Written): Operation {
+  return { method: "post", path: `${episode}/${name}`, summary, body, answer };
 }
 
 /** The interface description (OpenAPI 3.1) made from the schemas that check every request. */

@@ -1,16 +1,14 @@
 import { runCalculation } from "~/core/calculation/calculation";
 import { findCalculation } from "~/catalogue/calculations";
-import { readEndpoint } from "~/server/http/endpoint";
+import { fileBytes, readEndpoint } from "~/server/http/endpoint";
 import { notFound, refused } from "~/server/http/problem";
 import { readJson } from "~/server/http/read-body";
-
-const caseLimitBytes = 4_194_304;
 
 /** Runs a registered calculation; nothing is stored, so any signed-in role may. */
 export const POST = readEndpoint(async (_staff, { params, request }) => {
   const definition = findCalculation(params["name"] ?? "");
   if (!definition) throw notFound();
-  const result = runCalculation(definition, await readJson(request, caseLimitBytes));
+  const result = runCalculation(definition, await readJson(request, fileBytes));
   if (!result.ok) throw refused(result.problems);
   return result.value as object;
 });

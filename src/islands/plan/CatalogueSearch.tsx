@@ -1,0 +1,147 @@
+import { Search } from "lucide-react";
+import { useEffect, useRef, useState } from "react";
+import type { Problem } from "~/core/interchange/contract";
+import type { CatalogueAnswer, PlanView } from "~/core/interchange/plan-contract";
+import { bodyPositions, laneCodes, type Lane } from "~/core/progression/body";
+import { bareHome } from "~/core/progression/kit";
+import { knobByName } from "~/core/progression/knob";
+import { callApi } from "~/islands/frame/call-api";
+import { sayKnobValue } from "~/messages/describe";
+import { t } from "~/messages/say";
+import FilterSelect from "./FilterSelect";
+import HitList from "./HitList";
+
+interface Props {
+  plan: PlanView;
+  lane: Lane | "";
+  onLane: (lane: Lane | "") => void;
+  onChanged: (next: PlanView, said: string) => void;
+  onProblem: (problem: Problem) => void;
+}
+
+const kits = { any: "", home: bareHome.join(","), none: "none" } as const;
+const contractions = knobByName("contraction").words ?? [];
+const pauseMs = 120;
+
+/** Finds variants of the clinic's catalogue while one types. */
+export default function CatalogueSearch({ plan, lane, onLane, onChanged, onProblem }: Props) {
+  const [answer, setAnswer] = useState<CatalogueAnswer | null>(null);
+  const [text, setText] = useState("");
+  const [kit, setKit] = useState<keyof typeof kits>("any");
+  const [position, setPosition] = useState("");
+  const [contraction, setContraction] = useState("");
+  const [onlyStage, setOnlyStage] = useState(true);
+  const [lowKneeBend, setLowKneeBend] = useState(false);
+  const box = useRef<HTMLInputElement>(null);
+  const stage = onlyStage ? `${plan.pathway}/${plan.stage}` : "";
+
+  useEffect(() => {
+    const params = new URLSearchParams({
+      text,
+      lane,
+      kit: kits[kit],
+      positions: position,
+      contraction,
+      stage,
+      lowKneeBend: lowKneeBend ? "true" : "",
+    });
+    let current = true;
+    const timer = setTimeout(async () => {
+      const found = await callApi<CatalogueAnswer>(`/api/exercises?${params}`);
+      if (!current) return;
+      if (found.ok) setAnswer(found.value);
+      else onProblem(found.problem);
+    }, pauseMs);
+    return () => {
+      current = false;
+      clearTimeout(timer);
+    };
+  }, [text, lane, kit, position, contraction, stage, lowKneeBend, onProblem]);
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const typing =
+        event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName);
+      if (event.key !== "/" || typing) return;
+      event.preventDefault();
+      box.current?.focus();
+    };
+    addEventListener("keydown", onKey);
+    return () => removeEventListener("keydown", onKey);
+  }, []);
+
+  return (
+    <section className="bg-base-100 border-base-300 rounded-box border p-3" aria-label={t("plan.search")}>
+      <label className="input w-full">
+        <Search className="size-5 opacity-70" aria-hidden />
+        <span className="sr-only">{t("plan.search")}</span>
+        <input
+          ref={box}
+          type="search"
+          value={text}
+          maxLength={80}
+          placeholder={`${t("plan.search")}: ${t("plan.words")}`}
+          onChange={(event) => setText(event.target.value)}
+        />
+        <kbd className="kbd kbd-sm max-sm:hidden">/</kbd>
+      </label>
+      <div className="mt-2 grid grid-cols-2 gap-2">
+        <FilterSelect
+          name={t("plan.lane")}
+          value={lane}
+          onValue={(value) => onLane(value as Lane | "")}
+          options={[["", t("plan.anyLane")], ...laneCodes.map((code) => [code, t(`lane.${code}`)] as const)]}
+        />
+        <FilterSelect
+          name={t("plan.kit")}
+          value={kit}
+          onValue={(value) => setKit(value as keyof typeof kits)}
+          options={[
+            ["any", t("plan.kit.any")],
+            ["home", t("plan.kit.home")],
+            ["none", t("plan.kit.none")],
+          ]}
+        />
+        <FilterSelect
+          name={t("plan.position")}
+          value={position}
+          onValue={setPosition}
+          options={[
+            ["", t("plan.anyPosition")],
+            ...bodyPositions.map((code) => [code, t(`position.${code}`)] as const),
+          ]}
+        />
+        <FilterSelect
+          name={t("plan.contraction")}
+          value={contraction}
+          onValue={setContraction}
+          options={[
+            ["", t("plan.anyContraction")],
+            ...contractions.map((code) => [code, sayKnobValue("contraction", code)] as const),
+          ]}
+        />
+      </div>
+      <div className="mt-1 flex flex-wrap gap-x-5">
+        <label className="flex min-h-11 cursor-pointer items-center gap-2">
+          <input
+            type="checkbox"
+            className="checkbox"
+            checked={onlyStage}
+            onChange={(event) => setOnlyStage(event.target.checked)}
+          />
+          {t("plan.onlyStage")}
+        </label>
+        <label className="flex min-h-11 cursor-pointer items-center gap-2">
+          <input
+            type="checkbox"
+            className="checkbox"
+            checked={lowKneeBend}
+            onChange={(event) => setLowKneeBend(event.target.checked)}
+          />
+          {t("plan.lowBend")}
+        </label>
+      </div>
+      {answer && <HitList plan={plan} answer={answer} onChanged={onChanged} onProblem={onProblem} />}
+    </section>
+  );
+}

@@ -1,0 +1,79 @@
+import { useState } from "react";
+import type { Problem } from "~/core/interchange/contract";
+import type { PlanView } from "~/core/interchange/plan-contract";
+import type { Lane } from "~/core/progression/body";
+import ProblemNote from "~/islands/frame/ProblemNote";
+import { sayNumber, t } from "~/messages/say";
+import CatalogueSearch from "./CatalogueSearch";
+import PlanItems from "./PlanItems";
+
+/** What a patient does, how long it takes and where each item goes next; any exercise of the catalogue can join. */
+export default function PlanPage({ plan: loaded }: { plan: PlanView }) {
+  const [plan, setPlan] = useState(loaded);
+  const [problem, setProblem] = useState<Problem | null>(null);
+  const [notice, setNotice] = useState("");
+  const [lane, setLane] = useState<Lane | "">("");
+  const { person, items, time, emptyLanes } = plan;
+
+  const changed = (next: PlanView, said: string) => {
+    setPlan(next);
+    setProblem(null);
+    setNotice(said);
+  };
+
+  return (
+    <div className="mx-auto max-w-7xl px-4 py-4">
+      <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
+        <div className="min-w-0">
+          <h1 className="text-2xl leading-tight font-bold">
+            {t("plan.of", { name: `${person.givenName} ${person.familyName}` })}
+          </h1>
+          <p className="text-base-content/80">
+            {t("plan.stage", { stage: plan.stageName })}
+            {plan.limits.length > 0 && ` · ${plan.limits.join("; ")}`}
+          </p>
+        </div>
+        <p className="ml-auto text-right" data-testid="plan-sum">
+          <strong className="text-xl">
+            {t("plan.sum", { items: items.length, minutes: sayNumber(Math.round(time.minutes)) })}
+          </strong>
+          {time.contacts > 0 && (
+            <span className="block text-sm">{t("plan.contacts", { contacts: time.contacts })}</span>
+          )}
+        </p>
+        <a className="btn bg-base-100 border-base-300" href={`/episodes/${plan.episodeId}`}>
+          {t("plan.back")}
+        </a>
+      </div>
+      <p role="status" className="sr-only">
+        {notice}
+      </p>
+      {problem && <ProblemNote problem={problem} />}
+      {emptyLanes.length > 0 && (
+        <div className="mt-3 flex flex-wrap items-center gap-2" data-testid="empty-lanes">
+          <span className="text-warning font-semibold">{t("plan.emptyLanes")}:</span>
+          {emptyLanes.map((code) => (
+            <button
+              key={code}
+              type="button"
+              className="btn bg-base-100 border-base-300"
+              onClick={() => setLane(code)}
+            >
+              {t(`lane.${code}`)}
+            </button>
+          ))}
+        </div>
+      )}
+      <div className="mt-3 grid items-start gap-4 lg:grid-cols-2">
+        <PlanItems plan={plan} onChanged={changed} onProblem={setProblem} />
+        <CatalogueSearch
+          plan={plan}
+          lane={lane}
+          onLane={setLane}
+          onChanged={changed}
+          onProblem={setProblem}
+        />
+      </div>
+    </div>
+  );
+}

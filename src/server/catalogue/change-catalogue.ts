@@ -1,0 +1,137 @@
+import { v5 as uuidOf } from "uuid";
+import {
+  exerciseFileProblems,
+  newExerciseProblems,
+  type ExerciseFile,
+} from "~/core/interchange/exercise-file";
+import type {
+  CatalogueWritten,
+  ExerciseBody,
+  ImportBody,
+  RetirementBody,
+} from "~/core/interchange/plan-contract";
+import type { FieldProblem } from "~/core/interchange/validate";
+import type { Exercise } from "~/core/progression/exercise";
+import { writeAudit } from "~/server/audit/audit-repository";
+import type { StaffContext } from "~/server/auth/staff-context";
+import { now } from "~/server/clock";
+import type { Connection } from "~/server/db/connection";
+import { inTransaction } from "~/server/db/transaction";
+import { storeDefinition } from "~/server/episode/definition-repository";
+import { refused } from "~/server/http/problem";
+import { hasCatalogueChange, insertCatalogueChange, type CatalogueAction } from "./catalogue-repository";
+import { clinicCatalogue, type ClinicCatalogue } from "./clinic-catalogue";
+
+interface Change {
+  readonly id: string;
+  readonly code: string;
+  readonly action: CatalogueAction;
+  readonly exercise?: Exercise;
+  readonly reason?: string;
+}
+
+/** Adds an exercise of the clinic's own, or a version of the clinic's own of one that is there. */
+export function saveExercise(
+  staff: StaffContext,
+  { id, action, exercise }: ExerciseBody,
+): Promise<CatalogueWritten> {
+  return writeChanges(staff, id, (catalogue) => {
+    const problems = [
+      ...newExerciseProblems(exercise, "/exercise"),
+      ...codeProblem(catalogue, action, exercise.id, "/exercise/id"),
+      ...variantIdProblems(catalogue, exercise, "/exercise"),
+    ];
+    if (problems.length > 0) throw refused(problems);
+    return [{ id, code: exercise.id, action, exercise }];
+  });
+}
+
+/** Takes an exercise out of use, or back into it. Plans and records that have it keep it as it was. */
+export function retireExercise(staff: StaffContext, body: RetirementBody): Promise<CatalogueWritten> {
+  return writeChanges(staff, body.id, (catalogue) => {
+    const known = exists(catalogue, body.code);
+    if (!known) throw refused([{ path: "/code", problem: "is not in this catalogue" }]);
+    if (catalogue.retired.has(body.code) === (body.action === "retire")) {
+      const state = body.action === "retire" ? "is retired already" : "is in use already";
+      throw refused([{ path: "/code", problem: state }]);
+    }
+    return [{ id: body.id, code: body.code, action: body.action, reason: body.reason.trim() }];
+  });
+}
+
+/** Takes over a file of exercises, all or none: unknown codes are added, known ones revised. */
+export function importExercises(staff: StaffContext, { id, file }: ImportBody): Promise<CatalogueWritten> {
+  return writeChanges(staff, id, (catalogue) => {
+    const problems = [
+      ...exerciseFileProblems(file, "/file"),
+      ...file.exercises.flatMap((e, i) => variantIdProblems(catalogue, e, `/file/exercises/${i}`)),
+    ];
+    if (problems.length > 0) throw refused(problems.slice(0, 50));
+    return file.exercises.map((exercise, n) => ({
+      id: n === 0 ? id : uuidOf(exercise.id, id),
+      code: exercise.id,
+      action: exists(catalogue, exercise.id) ? "revise" : "add",
+      exercise,
+    }));
+  });
+}
+
+/** The clinic's own exercises as a file. */
+export async function exportExercises(staff: StaffContext): Promise<ExerciseFile> {
+  const { exercises, own } = await clinicCatalogue(staff.clinicId);
+  return {
+    format: "patient-stair-exercises",
+    version: 1,
+    exercises: exercises.filter((exercise) => own.has(exercise.id)),
+  };
+}
+
+async function writeChanges(
+  staff: StaffContext,
+  id: string,
+  plan: (catalogue: ClinicCatalogue) => Change[],
+): Promise<CatalogueWritten> {
+  const at = now();
+  return inTransaction(async (db: Connection) => {
+    if (await hasCatalogueChange(db, staff.clinicId, id)) return { id, repeated: true, codes: [] };
+    const changes = plan(await clinicCatalogue(staff.clinicId, db));
+    for (const { exercise, reason, ...change } of changes) {
+      const hash = exercise
+        ? await storeDefinition(
+            db,
+            staff.clinicId,
+            { kind: "exercise", code: change.code, body: exercise },
+            at,
+          )
+        : null;
+      await insertCatalogueChange(db, { ...staff, at }, { ...change, hash, reason: reason ?? null });
+    }
+    await writeAudit(db, staff, { action: "change-catalogue", kind: "catalogue", id }, at);
+    return { id, repeated: false, codes: changes.map((change) => change.code) };
+  });
+}
+
+function exists({ exercises, retired }: ClinicCatalogue, code: string): boolean {
+  return retired.has(code) || exercises.some((exercise) => exercise.id === code);
+}
+
+function codeProblem(catalogue: ClinicCatalogue, action: string, code: string, path: string): FieldProblem[] {
+  const known = exists(catalogue, code);
+  if (action === "add" && known)
+    return [{ path, problem: "is taken; revise that exercise or choose another id" }];
+  if (action === "revise" && !known) return [{ path, problem: "is not in this catalogue; add it instead" }];
+  return [];
+}
+
+/** A variant's id names one variant in the whole catalogue. */
+function variantIdProblems({ exercises }: ClinicCatalogue, exercise: Exercise, path: string): FieldProblem[] {
+  const taken = new Map(
+    exercises
+      .filter((e) => e.id !== exercise.id)
+      .flatMap((e) => e.variants.map((v) => [v.id, e.id] as const)),
+  );
+  return exercise.variants.flatMap(({ id }, i) => {
+    const other = taken.get(id);
+    return other ? [{ path: `${path}/variants/${i}/id`, problem: `is taken by the exercise ${other}` }] : [];
+  });
+}

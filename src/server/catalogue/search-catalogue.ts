@@ -1,0 +1,65 @@
+import { doseMinutes } from "~/core/dose/dose-minutes";
+import type { CatalogueAnswer, CatalogueHit } from "~/core/interchange/plan-contract";
+import { check, type FieldProblem } from "~/core/interchange/validate";
+import { firstPrescription } from "~/core/progression/exercise";
+import { ExerciseQuery, exerciseSearch } from "~/core/progression/exercise-search";
+import { kitByCode } from "~/core/progression/kit";
+import { sidesOf } from "~/core/progression/sides-of";
+import type { StaffContext } from "~/server/auth/staff-context";
+import { refused } from "~/server/http/problem";
+import { clinicCatalogue } from "./clinic-catalogue";
+
+const shownAtMost = 60;
+const lists = new Set(["kit", "positions"]);
+
+/**
+ * Searches the clinic's catalogue. Parameters are those of the calculation `exercise-search`; lists are written with
+ * commas, a stage as `pathway/stage`.
+ */
+export async function searchCatalogue(
+  staff: StaffContext,
+  params: URLSearchParams,
+): Promise<CatalogueAnswer> {
+  const query = readQuery(params);
+  const catalogue = await clinicCatalogue(staff.clinicId);
+  const { limit = shownAtMost, ...asked } = query;
+  const hits = exerciseSearch(catalogue.index, asked);
+  return {
+    count: hits.length,
+    hits: hits.slice(0, limit).map(({ exercise, variant }): CatalogueHit => {
+      const prescription = firstPrescription(variant);
+      return {
+        exerciseId: exercise.id,
+        exerciseName: exercise.name,
+        lane: exercise.lane,
+        variantId: variant.id,
+        variantName: variant.name,
+        position: variant.position,
+        kit: variant.kit,
+        phase: variant.phase ?? null,
+        prescription,
+        time: doseMinutes({ dose: variant.dose, sides: sidesOf(exercise, prescription) }),
+        own: catalogue.own.has(exercise.id),
+      };
+    }),
+  };
+}
+
+function readQuery(params: URLSearchParams): ExerciseQuery {
+  const raw: Record<string, unknown> = {};
+  for (const [key, value] of params) {
+    if (value === "") continue;
+    const [pathway, stage] = value.split("/");
+    if (lists.has(key)) raw[key] = value.split(",");
+    else if (key === "stage") raw[key] = { pathway, stage };
+    else if (key === "lowKneeBend") raw[key] = value === "true";
+    else raw[key] = key === "limit" ? Number(value) : value;
+  }
+  const checked = check(ExerciseQuery, raw);
+  if (!checked.ok) throw refused(checked.problems);
+  const unknown = (checked.value.kit ?? []).flatMap((piece): FieldProblem[] =>
+    kitByCode(piece) || piece === "none" ? [] : [{ path: "/kit", problem: `${piece} is not a piece of kit` }],
+  );
+  if (unknown.length > 0) throw refused(unknown);
+  return checked.value;
+}

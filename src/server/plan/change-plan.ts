@@ -1,0 +1,102 @@
+import { v7 as uuid } from "uuid";
+import { doseProblems } from "~/core/dose/dose-problems";
+import { reviewCase } from "~/core/interchange/review-case";
+import type { EndingBody, ItemBody, PlanWritten } from "~/core/interchange/plan-contract";
+import type { FieldProblem } from "~/core/interchange/validate";
+import { stageOf } from "~/core/pathway/pathway";
+import { firstPrescription, type Exercise, type Variant } from "~/core/progression/exercise";
+import { findKnob } from "~/core/progression/knob";
+import type { Prescription } from "~/core/progression/prescription";
+import { obstacle } from "~/core/progression/restriction";
+import { localDay } from "~/core/schedule/local-day";
+import type { StaffContext } from "~/server/auth/staff-context";
+import { clinicCatalogue } from "~/server/catalogue/clinic-catalogue";
+import { attachDefinitions, storeDefinition } from "~/server/episode/definition-repository";
+import { insertItem, insertItemEnding, insertPrescription } from "~/server/episode/fact-writer";
+import { loadEpisode } from "~/server/episode/read-episode";
+import { writeInto, type Fact, type WriteScope } from "~/server/episode/write-episode";
+import { refused } from "~/server/http/problem";
+import { planView } from "./read-plan";
+
+/**
+ * Puts an exercise of the clinic's catalogue into a patient's plan. An exercise that the episode has used before is
+ * taken in the version it began with. Limits of surgeon, stage and person are not lifted by a signature.
+ */
+export function addItem(staff: StaffContext, episodeId: string, body: ItemBody): Promise<PlanWritten> {
+  const fact: Fact = { table: "plan_items", id: body.id, action: "add-item" };
+  return writePlan(staff, episodeId, fact, async (scope) => {
+    const { db, writing, loaded } = scope;
+    const { file } = loaded;
+    const attached = file.exercises.find((exercise) => exercise.id === body.exerciseId);
+    const { exercises } = await clinicCatalogue(staff.clinicId, db);
+    const exercise = attached ?? exercises.find((candidate) => candidate.id === body.exerciseId);
+    if (!exercise) throw refused([{ path: "/exerciseId", problem: "is not in this clinic's catalogue" }]);
+    const variant = exercise.variants.find((candidate) => candidate.id === body.variantId);
+    if (!variant) throw refused([{ path: "/variantId", problem: "is not a variant of this exercise" }]);
+    const prescription = prescribed(variant, body);
+    const problems = [
+      ...settingProblems(variant, body),
+      ...doseProblems(prescription.dose, variant, "/dose"),
+      ...planProblems(scope, exercise, variant, prescription),
+    ];
+    if (problems.length > 0) throw refused(problems);
+    if (!attached) {
+      const definition = { kind: "exercise", code: exercise.id, body: exercise } as const;
+      const hash = await storeDefinition(db, staff.clinicId, definition, writing.at);
+      await attachDefinitions(db, staff.clinicId, episodeId, [hash]);
+    }
+    const position = file.items.length;
+    await insertItem(db, writing, { id: body.id, exerciseId: exercise.id, lane: exercise.lane, position });
+    await insertPrescription(db, writing, { id: uuid(), itemId: body.id, decisionId: null, prescription });
+  });
+}
+
+/** Takes an item out of the plan, with the reason; its record stays. */
+export function endItem(staff: StaffContext, episodeId: string, body: EndingBody): Promise<PlanWritten> {
+  const fact: Fact = { table: "item_endings", id: body.id, action: "end-item" };
+  return writePlan(staff, episodeId, fact, async ({ db, writing, loaded }) => {
+    const item = loaded.file.items.find((candidate) => candidate.id === body.itemId);
+    if (!item || item.endedAt !== undefined) {
+      throw refused([{ path: "/itemId", problem: "is not in this patient's plan" }]);
+    }
+    await insertItemEnding(db, writing, { ...body, reason: body.reason.trim() });
+  });
+}
+
+async function writePlan(
+  staff: StaffContext,
+  episodeId: string,
+  fact: Fact,
+  write: (scope: WriteScope) => Promise<void>,
+): Promise<PlanWritten> {
+  const repeated = await writeInto(staff, episodeId, fact, write);
+  return { id: fact.id, repeated, plan: planView(staff, await loadEpisode(staff, episodeId)) };
+}
+
+function prescribed(variant: Variant, { settings, dose }: ItemBody): Prescription {
+  const first = firstPrescription(variant);
+  return { ...first, settings: { ...first.settings, ...settings }, dose: dose ?? first.dose };
+}
+
+/** Only knobs that the variant has, at values that exist. */
+function settingProblems(variant: Variant, { settings = {} }: ItemBody): FieldProblem[] {
+  return Object.entries(settings).flatMap(([name, value]) => {
+    const path = `/settings/${name}`;
+    if (variant.settings[name] === undefined) return [{ path, problem: "is not a knob of this variant" }];
+    return findKnob(name)?.accepts(value) ? [] : [{ path, problem: `cannot stand at ${value}` }];
+  });
+}
+
+function planProblems(
+  { loaded: { file } }: WriteScope,
+  exercise: Exercise,
+  variant: Variant,
+  prescription: Prescription,
+): FieldProblem[] {
+  const already = file.items.some((item) => item.exerciseId === exercise.id && item.endedAt === undefined);
+  if (already) return [{ path: "/exerciseId", problem: "is in the plan already" }];
+  const stage = stageOf(file.pathway, reviewCase(file).stage);
+  const limits = [...file.restrictions, ...stage.limits];
+  const stop = obstacle(prescription, variant, exercise, limits, localDay(file.asOf, file.zone));
+  return stop ? [{ path: "/variantId", problem: `is blocked: ${stop.says}` }] : [];
+}

@@ -1,0 +1,84 @@
+import { doseMinutes } from "~/core/dose/dose-minutes";
+import { planMinutes } from "~/core/dose/plan-minutes";
+import type { NextStep, PlanItem, PlanView } from "~/core/interchange/plan-contract";
+import { reviewCase, type ItemReview } from "~/core/interchange/review-case";
+import { stageOf } from "~/core/pathway/pathway";
+import { easier } from "~/core/progression/easier";
+import { variantOf, type Exercise } from "~/core/progression/exercise";
+import { harder, type Harder } from "~/core/progression/harder";
+import type { Restriction } from "~/core/progression/restriction";
+import { sidesOf } from "~/core/progression/sides-of";
+import { localDay } from "~/core/schedule/local-day";
+import { signingRoles, type StaffContext } from "~/server/auth/staff-context";
+import type { LoadedCase } from "~/server/episode/case-loader";
+import { loadEpisode, noteRead } from "~/server/episode/read-episode";
+
+/** The plan of a patient: items with dose, minutes, and the next harder and easier setting of each. */
+export async function readPlan(staff: StaffContext, episodeId: string): Promise<PlanView> {
+  const loaded = await loadEpisode(staff, episodeId);
+  await noteRead(staff, episodeId, "read-plan");
+  return planView(staff, loaded);
+}
+
+/** Builds the plan from a loaded case. */
+export function planView(staff: StaffContext, { head, file }: LoadedCase): PlanView {
+  const review = reviewCase(file);
+  const stage = stageOf(file.pathway, review.stage);
+  const limits = [...file.restrictions, ...stage.limits];
+  const today = localDay(file.asOf, file.zone);
+  const items = review.items.map((item) => planItem(item, exerciseOf(file.exercises, item), limits, today));
+  const filled = new Set(items.map((item) => item.lane));
+  const stageLanes = stage.lanes.map((entry) => entry.lane);
+  return {
+    episodeId: head.id,
+    version: head.version,
+    person: { givenName: head.person.givenName, familyName: head.person.familyName },
+    stageName: stage.name,
+    pathway: file.pathway.code,
+    stage: stage.code,
+    items,
+    time: planMinutes(items.map((item) => item.time)),
+    emptyLanes: stageLanes.filter((lane) => !filled.has(lane)),
+    stageLanes,
+    limits: limits.map((limit) => limit.says),
+    maySign: (signingRoles as readonly string[]).includes(staff.role),
+  };
+}
+
+function planItem(
+  { itemId, lane, prescription, maximumN, proposal }: ItemReview,
+  exercise: Exercise,
+  restrictions: readonly Restriction[],
+  today: string,
+): PlanItem {
+  const options = { restrictions, today };
+  return {
+    itemId,
+    exerciseId: exercise.id,
+    exerciseName: exercise.name,
+    variantName: variantOf(exercise, prescription.variantId).name,
+    lane,
+    prescription,
+    maximumN,
+    time: doseMinutes({ dose: prescription.dose, sides: sidesOf(exercise, prescription) }),
+    harder: nextStep(exercise, harder(exercise, prescription, options)),
+    easier: nextStep(exercise, easier(exercise, prescription, options)),
+    stopped: proposal.outcome === "stop",
+  };
+}
+
+function nextStep(exercise: Exercise, found: Harder): NextStep {
+  const nothing = { knob: null, from: null, to: null, variantName: null, stoppedBy: null };
+  if (found.found === "restriction")
+    return { ...nothing, knob: found.knob, stoppedBy: found.restriction.says };
+  if (found.found !== "change") return nothing;
+  const { kind, knob, from, to, prescription } = found.change;
+  const variantName = kind === "variant" ? variantOf(exercise, prescription.variantId).name : null;
+  return { ...nothing, knob, from, to, variantName };
+}
+
+function exerciseOf(exercises: readonly Exercise[], { exerciseId }: ItemReview): Exercise {
+  const found = exercises.find((exercise) => exercise.id === exerciseId);
+  if (!found) throw new RangeError("the plan names an exercise that the episode does not carry");
+  return found;
+}

@@ -1,0 +1,64 @@
+import type { Browser } from "playwright-core";
+import { afterAll, afterEach, beforeAll, expect, it } from "vitest";
+import { startServers, type Servers } from "~tests/harness/servers";
+import { openStair, signIn, startBrowser, visitor, type Visitor } from "~tests/harness/browser";
+
+let servers: Servers;
+let browser: Browser;
+let person: Visitor;
+
+beforeAll(async () => {
+  servers = await startServers(1);
+  browser = await startBrowser();
+  person = await visitor(browser, servers.urls[0] as string);
+  await signIn(person.page);
+});
+afterAll(async () => {
+  await browser.close();
+  await servers.stop();
+});
+afterEach(() => {
+  expect(person.complaints.splice(0)).toEqual([]);
+});
+
+it("p opens the plan: dose, minutes, and the knob that is next, both ways", async () => {
+  const { page } = person;
+  await openStair(page, "Stanhope");
+  await page.keyboard.press("p");
+  await page.waitForURL("**/plan");
+  const hinge = page.getByTestId("plan-hinge");
+  expect(await hinge.innerText()).toContain("5 min");
+  expect(await hinge.getByTestId("harder").innerText()).toMatch(/^load: \d+\skg → \d+\skg$/);
+  expect(await page.getByTestId("plan-sum").innerText()).toMatch(/^6 exercises · \d+ min/);
+});
+
+it("a lane nobody fills leads to what would fill it; one key and a word find it; it joins the plan", async () => {
+  const { page } = person;
+  await page.getByTestId("empty-lanes").getByRole("button", { name: "Balance" }).click();
+  await page.getByTestId("hits").getByText("Single-leg stance").waitFor();
+  expect(await page.getByTestId("hits").getByText("Bridge").count()).toBe(0);
+  await page.locator("h1").click();
+  await page.keyboard.press("/");
+  await page.keyboard.type("eyes closed");
+  const add = page.getByRole("button", { name: "Add: Single-leg stance, Eyes closed", exact: true });
+  await add.click();
+  await page.getByTestId("plan-single-leg-stance").waitFor();
+  expect(await page.getByTestId("empty-lanes").getByRole("button").allInnerTexts()).toEqual(["Hip extensors"]);
+  expect(await page.getByTestId("plan-sum").innerText()).toMatch(/^7 exercises/);
+});
+
+it("an item leaves with its reason", async () => {
+  const { page } = person;
+  await page.getByRole("button", { name: "Take out: Single-leg stance" }).click();
+  await page.getByRole("button", { name: "Sign and take out" }).click();
+  expect(await page.getByRole("textbox", { name: /Why/ }).getAttribute("aria-invalid")).toBe("true");
+  await page.getByRole("textbox", { name: /Why/ }).fill("Stands a minute already");
+  await page.getByRole("button", { name: "Sign and take out" }).click();
+  await page.getByTestId("plan-single-leg-stance").waitFor({ state: "detached" });
+});
+
+it("what fits nothing says so", async () => {
+  const { page } = person;
+  await page.getByRole("searchbox").fill("zzzz");
+  await page.getByText("Nothing fits. Take a filter away.").waitFor();
+});

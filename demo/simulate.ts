@@ -154,7 +154,9 @@ export function simulate(profile: DemoProfile, today: string): CaseFile {
   ): SetRecord[] {
     const { dose } = item.prescription;
     const sides =
-      sidesOf(exercise(item.exerciseId), item.prescription) === "each-side" ? (["left", "right"] as const) : (["both"] as const);
+      sidesOf(exercise(item.exerciseId), item.prescription) === "each-side"
+        ? (["left", "right"] as const)
+        : (["both"] as const);
     const atSite = item.lane === groinPathway.siteLane;
     const pain = during ?? (atSite ? clamp(before + Math.round(who.irritability * rng() * 2)) : 0);
     const target =

@@ -81,7 +81,7 @@ export function sayKnobValue(name: string, value: KnobValue): string {
           : `${low}–${high}`
         : text.replaceAll("-", " ");
   const sign = label("unit", unit);
-  return sign ? `${words}${sign === "°" ? "" : "\u00a0"}${sign}` : words;
+  return sign ? `${words}${sign === "°" ? "" : " "}${sign}` : words;
 }
 
 /** What a change would do, in words, with newtons where an effort band moves. */

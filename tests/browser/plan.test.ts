@@ -43,7 +43,9 @@ it("a lane nobody fills leads to what would fill it; one key and a word find it;
   const add = page.getByRole("button", { name: "Add: Single-leg stance, Eyes closed", exact: true });
   await add.click();
   await page.getByTestId("plan-single-leg-stance").waitFor();
-  expect(await page.getByTestId("empty-lanes").getByRole("button").allInnerTexts()).toEqual(["Hip extensors"]);
+  expect(await page.getByTestId("empty-lanes").getByRole("button").allInnerTexts()).toEqual([
+    "Hip extensors",
+  ]);
   expect(await page.getByTestId("plan-sum").innerText()).toMatch(/^7 exercises/);
 });
 

@@ -26,3 +26,5 @@ GRANT SELECT, INSERT ON clearances TO {{app}};
 GRANT SELECT, INSERT ON audit_log TO {{app}};
 GRANT SELECT, INSERT ON catalogue_changes TO {{app}};
 GRANT SELECT, INSERT ON item_endings TO {{app}};
+GRANT SELECT, INSERT ON measure_visits TO {{app}};
+GRANT SELECT, INSERT ON passing_settings TO {{app}};

@@ -1,4 +1,5 @@
 import { DateTime } from "luxon";
+import { measureByCode } from "~/catalogue/measures/all";
 import { groinMeasures } from "~/catalogue/measures/groin";
 import { groinPathway } from "~/catalogue/pathways/groin";
 import { startingExercises } from "~/catalogue/exercises/all";
@@ -99,14 +100,7 @@ export function simulate(profile: DemoProfile, today: string): CaseFile {
     })),
     sessions: [],
     reports: [],
-    results: profile.results.map(([measure, side, value, daysAgo], n) => ({
-      id: id("result", n),
-      measure,
-      side,
-      value,
-      takenOn: date(daysAgo),
-      occasion: "since-injury",
-    })),
+    results: measured(profile, date, id),
     decisions: [],
     clearances: [],
   };
@@ -184,6 +178,45 @@ export function simulate(profile: DemoProfile, today: string): CaseFile {
       })),
     ).flat();
   }
+}
+
+const trialSpread = [0.95, 1, 0.97];
+const weeksBack = [4, 3, 2, 1];
+
+/** The results of a profile with their trials; a strength that is known today was weaker in the weeks before. */
+function measured(
+  profile: DemoProfile,
+  date: (daysAgo: number) => string,
+  id: (...name: (string | number)[]) => string,
+): CaseFile["results"] {
+  const random = seeded(profile.seed + 1000);
+  return profile.results.flatMap(([code, side, value, daysAgo], n) => {
+    const measure = measureByCode(code);
+    const strength = measure.group === "strength";
+    const result = (on: number, of: number, name: string | number) => {
+      const trials = strength
+        ? trialSpread.map((share) => Math.round(of * (share === 1 ? 1 : share + random() * 0.02)))
+        : undefined;
+      return {
+        id: id("result", n, name),
+        measure: code,
+        side,
+        value: of,
+        takenOn: date(on),
+        occasion: "since-injury" as const,
+        ...(measure.ways?.[0] === undefined ? {} : { position: measure.ways[0] }),
+        ...(trials === undefined ? {} : { trials }),
+      };
+    };
+    const earlier = strength && side !== "none" ? weeksBack : [];
+    const history = earlier
+      .filter((weeks) => daysAgo + 7 * weeks < profile.onsetDaysAgo - 4)
+      .map((weeks) => {
+        const gained = side === profile.side ? 0.08 * weeks : -0.01 * weeks;
+        return result(daysAgo + 7 * weeks, Math.round(value * (1 - gained + (random() - 0.5) * 0.03)), weeks);
+      });
+    return [...history, result(daysAgo, value, "latest")];
+  });
 }
 
 /** Signs every proposal that asks for a change, as the clinician of the demo would. */

@@ -9,7 +9,7 @@ import { bodyPositions, forbidCodes, laneCodes, muscles, phases, regions } from 
 import { kitList } from "~/core/progression/kit";
 import { knobs } from "~/core/progression/knob";
 import { painSchoolCodes } from "~/core/response/pain-school";
-import { groinMeasures } from "~/catalogue/measures/groin";
+import { startingMeasures } from "~/catalogue/measures/all";
 import { sayChange, sayDose, sayEvidence, sayRule } from "./describe";
 import { en } from "./en";
 import { isKey, sayDate, sayNumber, t } from "./say";
@@ -29,7 +29,9 @@ describe("every code of the core has words", () => {
     ...phases.map((code) => `phase.${code}`),
     ...forbidCodes.map((code) => `forbid.${code}`),
     ...kitList.map(({ code }) => `kit.${code}`),
-    ...groinMeasures.map(({ unit }) => `unit.${unit}`),
+    ...startingMeasures.flatMap(({ unit, entryUnits = [] }) =>
+      [unit, ...entryUnits.map((e) => e.unit)].map((u) => `unit.${u}`),
+    ),
   ];
   it.each(wanted)("%s", (key) => expect(isKey(key)).toBe(true));
 });

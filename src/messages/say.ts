@@ -54,3 +54,9 @@ export function sayNumber(value: number): string {
   const digits = Math.abs(value) < 10 ? 2 : Math.abs(value) < 100 ? 1 : 0;
   return new Intl.NumberFormat("en-GB", { maximumFractionDigits: digits }).format(value);
 }
+
+/** A value with its unit as it is written: 82 %, 38°, 2/10. Empty units leave the number alone. */
+export function sayQuantity(value: number, unit: string): string {
+  const sign = label("unit", unit);
+  return sign === "" ? sayNumber(value) : `${sayNumber(value)}${/^[°/]/.test(sign) ? "" : " "}${sign}`;
+}

@@ -51,6 +51,13 @@ describe("another clinic's ids answer 404, at every endpoint that takes one", ()
     school: () => ({ id: uuid(), school: "monitored", reason: "because" }),
     items: () => ({ id: uuid(), exerciseId: "clam", variantId: "clam-30" }),
     endings: () => ({ id: uuid(), itemId: squeezeOf("fencer"), reason: "because" }),
+    measures: () => ({
+      id: uuid(),
+      takenOn: "2026-03-10",
+      results: [{ id: uuid(), measure: "pain-now", side: "none", trials: [1] }],
+    }),
+    gate: () => ({ id: uuid(), expectedVersion: 1, action: "pass", stage: "build" }),
+    passing: () => ({ id: uuid(), passing: "point", reason: "because" }),
     clearances: () => ({ id: uuid(), itemId: squeezeOf("fencer"), reason: "because" }),
   };
   const withId = operations.filter((operation) => operation.path.includes("{id}"));
@@ -72,9 +79,11 @@ describe("another clinic's ids answer 404, at every endpoint that takes one", ()
     expect((await ask(uuid())).status).toBe(404);
     expect((await ask("not-an-id")).status).toBe(404);
     const pages = await Promise.all(
-      ["", "/session", "/record", "/plan"].map((p) => stranger.get(`/episodes/${fencer}${p}`)),
+      ["", "/session", "/record", "/plan", "/measures", "/gate"].map((p) =>
+        stranger.get(`/episodes/${fencer}${p}`),
+      ),
     );
-    expect(pages.map((p) => p.status)).toEqual([404, 404, 404, 404]);
+    expect(pages.map((p) => p.status)).toEqual([404, 404, 404, 404, 404, 404]);
     for (const { body } of pages) expect(body).not.toContain("Darrow");
   });
 

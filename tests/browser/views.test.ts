@@ -51,6 +51,17 @@ const views: Record<string, (page: Page) => Promise<unknown>> = {
     await page.goto(`${page.url()}/plan`, { waitUntil: "networkidle" });
     await page.getByTestId("hits").waitFor();
   },
+  measures: async (page) => {
+    await openStair(page, "Stanhope");
+    await page.goto(`${page.url()}/measures`, { waitUntil: "networkidle" });
+    await page.getByRole("button", { name: "All that this gate reads" }).click();
+    await page.getByTestId("row-hip-adduction-force").getByRole("button").first().click();
+    await page.locator("svg[data-chart]").waitFor();
+  },
+  gate: async (page) => {
+    await openStair(page, "Stanhope");
+    await page.goto(`${page.url()}/gate`, { waitUntil: "networkidle" });
+  },
   "nothing here": (page) => page.goto("/no-such-page", { waitUntil: "networkidle" }),
 };
 

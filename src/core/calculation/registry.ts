@@ -3,15 +3,16 @@ import { decide } from "~/core/decision/decide";
 import { DecideInput, Proposal } from "~/core/decision/decide-input";
 import { evaluateGate, GateInput } from "~/core/gate/evaluate-gate";
 import { GateResult } from "~/core/gate/gate";
+import { gateProblems } from "~/core/gate/gate-problems";
 import { CaseFile } from "~/core/interchange/case-file";
 import { danglingReferences } from "~/core/interchange/import-case";
 import { CaseReview, reviewCase } from "~/core/interchange/review-case";
 import type { FieldProblem } from "~/core/interchange/validate";
-import { limbSymmetry, LimbSymmetryInput, LimbSymmetryOutput } from "~/core/measure/limb-symmetry";
 import { exerciseProblems } from "~/core/progression/exercise-problems";
 import { painResponse, PainResponseInput, PainResponseOutput } from "~/core/response/pain-response";
 import { calculation, type Calculation } from "./calculation";
 import { doseCalculations } from "./dose-calculations";
+import { measureCalculations } from "./measure-calculations";
 import { caseExample, decideExample, gateExample } from "./examples";
 import { problemIf } from "./field-problem";
 
@@ -24,19 +25,7 @@ const zoneProblem = (zone: string) =>
 /** Every calculation that needs no catalogue. */
 export const calculations: readonly Calculation[] = [
   ...doseCalculations,
-  calculation({
-    name: "limb-symmetry",
-    says: "Limb symmetry index in per cent; turned round where lower is better.",
-    source: "Noyes 1991, recalled",
-    input: LimbSymmetryInput,
-    output: LimbSymmetryOutput,
-    example: { involved: 80, uninvolved: 100, better: "higher" },
-    problems: (i) => {
-      const divisor = i.better === "higher" ? "uninvolved" : "involved";
-      return problemIf(i[divisor] <= 0, `/${divisor}`, "divides, so it must be above zero");
-    },
-    run: limbSymmetry,
-  }),
+  ...measureCalculations,
   calculation({
     name: "pain-response",
     says: "Pain during a session and on the next day, judged by a pain school.",
@@ -74,18 +63,7 @@ export const calculations: readonly Calculation[] = [
     input: GateInput,
     output: GateResult,
     example: gateExample,
-    problems: (i) => {
-      const known = i.measures.map((measure) => measure.code);
-      return i.gate.criteria.flatMap((criterion, n) => {
-        const named = [
-          ...("measure" in criterion ? [["measure", criterion.measure] as const] : []),
-          ...("over" in criterion ? [["over", criterion.over] as const] : []),
-        ];
-        return named.flatMap(([key, code]) =>
-          problemIf(!known.includes(code), `/gate/criteria/${n}/${key}`, "names a measure that is not given"),
-        );
-      });
-    },
+    problems: (i) => gateProblems(i.gate, i.measures, "/gate"),
     run: evaluateGate,
   }),
   calculation({

@@ -1,19 +1,23 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { Measure, MeasureResult } from "~/core/measure/measure";
+import { Measure, MeasureResult, standingResults } from "~/core/measure/measure";
 import { InvolvedSide } from "~/core/measure/side-value";
 import { daysBetween } from "~/core/schedule/local-day";
 import { criterionKinds, thresholdOf } from "./criterion-kinds";
-import { EffortDay, Gate, type Criterion, type CriterionResult, type GateResult } from "./gate";
+import { EffortDay, Gate, Passing, type Criterion, type CriterionResult, type GateResult } from "./gate";
+import { measureNext } from "./measure-next";
 
 const date = Type.String({ format: "date" });
 
 export const GateInput = Type.Object(
   {
     gate: Gate,
+    /** The day that the minimum time counts from: the injury, or the operation. */
     onsetOn: date,
+    surgeryOn: Type.Optional(date),
     stageEnteredOn: date,
     today: date,
     involvedSide: InvolvedSide,
+    passing: Type.Optional(Passing),
     measures: Type.Array(Measure, { maxItems: 200 }),
     results: Type.Array(MeasureResult, { maxItems: 5000 }),
     effortDays: Type.Array(EffortDay, { maxItems: 2000 }),
@@ -22,15 +26,23 @@ export const GateInput = Type.Object(
 );
 export type GateInput = Static<typeof GateInput>;
 
+const confidentFrom = 0.9;
+
 /**
  * Whether the gate out of a stage is open: minimum time since onset and in the stage, and every required
  * criterion met by a value that is not too old. Optional criteria inform and never close a gate.
  * An open gate still needs a clinician's signature.
  *
- * @returns outcome, the rule that closed it (time before criteria), and every criterion with its verdict
+ * Under the school `point` the measured value decides, shown with its error; under `confident` a criterion passes only
+ * when the true value passes with a probability of at least 90 %, where an error is known.
+ *
+ * @returns outcome, the rule that closed it (time before criteria), every criterion with its verdict, and what to
+ *   measure next
  * @throws RangeError when a criterion names a measure that is not among `measures`
  */
-export function evaluateGate(input: GateInput): GateResult {
+export function evaluateGate(given: GateInput): GateResult {
+  const input = { ...given, results: standingResults(given.results) };
+  const passing = input.passing ?? "point";
   const daysSinceOnset = daysBetween(input.onsetOn, input.today);
   const daysInStage = daysBetween(input.stageEnteredOn, input.today);
   const daysLeft = Math.max(
@@ -38,15 +50,27 @@ export function evaluateGate(input: GateInput): GateResult {
     input.gate.minimumDaysSinceOnset - daysSinceOnset,
     input.gate.minimumDaysInStage - daysInStage,
   );
-  const criteria = input.gate.criteria.map((criterion) => evaluateCriterion(criterion, input));
-  const allMet = criteria.every((c) => !c.required || c.verdict === "met");
+  const criteria = input.gate.criteria.map((criterion) => evaluateCriterion(criterion, input, passing));
+  const allMet = criteria.every((c) => !c.required || c.passes);
   const rule = daysLeft > 0 ? "gate-time" : allMet ? "gate-open" : "gate-criteria";
   const outcome = rule === "gate-open" ? "open" : "closed";
-  return { outcome, rule, daysSinceOnset, daysInStage, daysLeft, criteria };
+  const next = measureNext(input.gate.criteria, criteria, input.measures);
+  return { outcome, rule, passing, daysSinceOnset, daysInStage, daysLeft, criteria, measureNext: next };
 }
 
-function evaluateCriterion(criterion: Criterion, input: GateInput): CriterionResult {
+function evaluateCriterion(criterion: Criterion, input: GateInput, passing: Passing): CriterionResult {
   const { id, name, required } = criterion;
   const finding = criterionKinds[criterion.kind](criterion as never, input);
-  return { id, name, required, ...thresholdOf(criterion), ...finding };
+  const { takenOn, verdict, probability } = finding;
+  const reached = verdict === "met" || verdict === "met-within-error";
+  const sure = probability === null || probability >= confidentFrom;
+  return {
+    id,
+    name,
+    required,
+    ...thresholdOf(criterion),
+    ...finding,
+    ageDays: takenOn === null ? null : daysBetween(takenOn, input.today),
+    passes: reached && (passing === "point" || sure),
+  };
 }

@@ -1,5 +1,7 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { oneOf } from "~/core/dose/dose";
+import { EarlyPercent } from "~/core/measure/early-reference";
+import { errorVerdicts } from "~/core/measure/criterion-probability";
 import { Source } from "~/core/progression/source";
 
 const common = {
@@ -70,17 +72,33 @@ export const EffortDay = Type.Object(
 );
 export type EffortDay = Static<typeof EffortDay>;
 
-export const CriterionVerdict = oneOf(["met", "not-met", "missing", "stale", "undefined"]);
+export const CriterionVerdict = oneOf([...errorVerdicts, "missing", "stale", "undefined"]);
+
+/** What counts as passing: the measured value itself, or only a probability of 90 % that the true one passes. */
+export const Passing = oneOf(["point", "confident"]);
+export type Passing = Static<typeof Passing>;
+
+const numberOrNull = Type.Union([Type.Number(), Type.Null()]);
+
 export const CriterionResult = Type.Object({
   id: Type.String(),
   name: Type.String(),
   required: Type.Boolean(),
   verdict: CriterionVerdict,
-  value: Type.Union([Type.Number(), Type.Null()]),
+  /** Whether it counts as passed under the school of passing in force. */
+  passes: Type.Boolean(),
+  value: numberOrNull,
   unit: Type.String(),
   comparison: oneOf([">=", "<="]),
   threshold: Type.Number(),
   takenOn: Type.Union([Type.String({ format: "date" }), Type.Null()]),
+  ageDays: Type.Union([Type.Integer(), Type.Null()]),
+  /** That the true value passes; null where no error is known. */
+  probability: numberOrNull,
+  low95: numberOrNull,
+  high95: numberOrNull,
+  /** For symmetry: the same side against the early reference. */
+  early: Type.Union([EarlyPercent, Type.Null()]),
   /** What the value was compared with, or why it cannot be judged. */
   note: Type.Union([
     oneOf([
@@ -90,18 +108,30 @@ export const CriterionResult = Type.Object({
       "own-best",
       "both-sides-injured",
       "needs-the-other-side",
+      "other-side-is-zero",
+      "two-leg-measure",
     ]),
     Type.Null(),
   ]),
 });
 export type CriterionResult = Static<typeof CriterionResult>;
 
+/** A measurement that would decide something, with what it decides. */
+export const MeasureNext = Type.Object({
+  measure: Type.String(),
+  minutes: Type.Number(),
+  criteria: Type.Array(Type.String()),
+});
+export type MeasureNext = Static<typeof MeasureNext>;
+
 export const GateResult = Type.Object({
   outcome: oneOf(["open", "closed"], "open: everything required is met; a clinician may sign"),
   rule: oneOf(["gate-open", "gate-time", "gate-criteria"]),
+  passing: Passing,
   daysSinceOnset: Type.Integer(),
   daysInStage: Type.Integer(),
   daysLeft: Type.Integer({ minimum: 0 }),
   criteria: Type.Array(CriterionResult),
+  measureNext: Type.Array(MeasureNext),
 });
 export type GateResult = Static<typeof GateResult>;

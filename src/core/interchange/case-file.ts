@@ -1,5 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { Proposal, SignedChange } from "~/core/decision/decide-input";
+import { GateResult, Passing } from "~/core/gate/gate";
 import { Measure, MeasureResult } from "~/core/measure/measure";
 import { InvolvedSide } from "~/core/measure/side-value";
 import { oneOf } from "~/core/dose/dose";
@@ -48,6 +49,25 @@ export const CaseSession = Type.Object(
   closed,
 );
 
+export const moveKinds = ["place", "pass", "override", "back"] as const;
+
+/**
+ * A move to a stage: placed there, through an open gate, past a closed one (for ever shown as that), or back. The gate
+ * stands with it as it was when it was signed.
+ */
+export const StageMove = Type.Object(
+  {
+    id,
+    at: instant,
+    stage: Type.String(),
+    reason: Type.String(),
+    kind: Type.Optional(oneOf(moveKinds)),
+    gate: Type.Optional(GateResult),
+  },
+  closed,
+);
+export type StageMove = Static<typeof StageMove>;
+
 /** What a clinician did with a proposal, kept with the proposal as it stood. */
 export const CaseDecision = Type.Object(
   {
@@ -75,16 +95,19 @@ export const CaseFile = Type.Object(
     version: Type.Literal(caseVersion),
     asOf: instant,
     zone: Type.String({ minLength: 1, maxLength: 60 }),
-    episode: Type.Object({ id, involvedSide: InvolvedSide, onsetOn: date, startedAt: instant }, closed),
+    episode: Type.Object(
+      { id, involvedSide: InvolvedSide, onsetOn: date, surgeryOn: Type.Optional(date), startedAt: instant },
+      closed,
+    ),
     pathway: Pathway,
     exercises: Type.Array(Exercise),
     measures: Type.Array(Measure),
-    stageMoves: Type.Array(
-      Type.Object({ id, at: instant, stage: Type.String(), reason: Type.String() }, closed),
-      { minItems: 1 },
-    ),
+    stageMoves: Type.Array(StageMove, { minItems: 1 }),
     schools: Type.Array(
       Type.Object({ id, at: instant, school: PainSchoolCode, reason: Type.String() }, closed),
+    ),
+    passings: Type.Optional(
+      Type.Array(Type.Object({ id, at: instant, passing: Passing, reason: Type.String() }, closed)),
     ),
     restrictions: Type.Array(Restriction),
     items: Type.Array(CaseItem),

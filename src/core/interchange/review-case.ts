@@ -4,7 +4,8 @@ import { Proposal, type DecideInput, type SignedChange } from "~/core/decision/d
 import { after } from "~/core/decision/record-view";
 import { flareSuspects } from "~/core/decision/flare-suspects";
 import { evaluateGate } from "~/core/gate/evaluate-gate";
-import { GateResult, type EffortDay } from "~/core/gate/gate";
+import { GateResult, type EffortDay, type Passing } from "~/core/gate/gate";
+import { standingResults } from "~/core/measure/measure";
 import { bestValue } from "~/core/measure/side-value";
 import { stageOf, type Stage } from "~/core/pathway/pathway";
 import { Lane } from "~/core/progression/body";
@@ -75,10 +76,11 @@ export function reviewCase(file: CaseFile, school: PainSchoolCode = schoolInForc
     gate: stage.gate
       ? evaluateGate({
           gate: stage.gate,
-          onsetOn: file.episode.onsetOn,
+          ...gateDates(file),
           stageEnteredOn,
           today,
           involvedSide: file.episode.involvedSide,
+          passing: passingInForce(file),
           measures: file.measures,
           results: file.results,
           effortDays,
@@ -103,6 +105,17 @@ export function schoolInForce(file: CaseFile): PainSchoolCode {
   if (set) return set.school;
   const move = latest(file.stageMoves, file.asOf);
   return move ? stageOf(file.pathway, move.stage).school : "monitored";
+}
+
+/** How gates are passed: as set last for this episode, else as the pathway says, else by the measured value. */
+export function passingInForce(file: CaseFile): Passing {
+  return latest(file.passings ?? [], file.asOf)?.passing ?? file.pathway.passing ?? "point";
+}
+
+/** The day minimum times count from, and the operation's where there was one. */
+function gateDates({ pathway, episode: { onsetOn, surgeryOn } }: CaseFile) {
+  const counted = pathway.countsFrom === "surgery" ? (surgeryOn ?? onsetOn) : onsetOn;
+  return surgeryOn === undefined ? { onsetOn: counted } : { onsetOn: counted, surgeryOn };
 }
 
 /** What `decide` needs to know of one item of the case. */
@@ -155,7 +168,8 @@ function maximumFor(file: CaseFile, exercise: Exercise, prescription: Prescripti
   const { involvedSide } = file.episode;
   const each = involvedSide === "both" ? (["left", "right"] as const) : [involvedSide];
   const sides = measure.sides === "none" ? (["none"] as const) : each;
-  const best = sides.map((side) => bestValue(measure, side, file.results)?.value ?? 0);
+  const standing = standingResults(file.results);
+  const best = sides.map((side) => bestValue(measure, side, standing)?.value ?? 0);
   return Math.min(...best) || null;
 }
 

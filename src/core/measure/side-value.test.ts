@@ -26,7 +26,7 @@ const result = (
 
 it("several results of one day become the best for a force and the worst for a pain", () => {
   const forces = [result("squeeze-force", 150, "2026-03-01"), result("squeeze-force", 170, "2026-03-01")];
-  expect(latestValue(measure("squeeze-force"), "none", forces)).toEqual({
+  expect(latestValue(measure("squeeze-force"), "none", forces)).toMatchObject({
     value: 170,
     takenOn: "2026-03-01",
   });

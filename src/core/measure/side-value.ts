@@ -11,12 +11,17 @@ export interface DatedValue {
   readonly takenOn: string;
 }
 
+/** The same with the results that made it. */
+export interface DayValue extends DatedValue {
+  readonly results: readonly MeasureResult[];
+}
+
 /** The latest value of a measure on a side since the injury; several results of one day become one. */
 export function latestValue(
   measure: Measure,
   side: "left" | "right" | "none",
   results: readonly MeasureResult[],
-): DatedValue | null {
+): DayValue | null {
   const fitting = results.filter(
     (r) => r.measure === measure.code && r.side === side && r.occasion === "since-injury",
   );
@@ -25,13 +30,8 @@ export function latestValue(
     .sort()
     .at(-1);
   if (takenOn === undefined) return null;
-  return {
-    takenOn,
-    value: summarise(
-      measure,
-      fitting.filter((r) => r.takenOn === takenOn),
-    ),
-  };
+  const ofDay = fitting.filter((r) => r.takenOn === takenOn);
+  return { takenOn, value: summariseDay(measure, ofDay), results: ofDay };
 }
 
 /** The best value ever taken on a side since the injury. */
@@ -49,9 +49,21 @@ export function bestValue(
   return ordered[0] ? { value: ordered[0].value, takenOn: ordered[0].takenOn } : null;
 }
 
-function summarise({ better, summary }: Measure, results: readonly MeasureResult[]): number {
-  const values = results.map((r) => r.value);
+/** Several results of one day as one value, by the measure's own rule. */
+export function summariseDay(measure: Measure, results: readonly MeasureResult[]): number {
+  return summariseTrials(
+    measure,
+    results.map((r) => r.value),
+  );
+}
+
+/** Trials as one value: the best or worst by the measure's direction, the mean, or the last. */
+export function summariseTrials(
+  { better, summary }: Pick<Measure, "better" | "summary">,
+  values: readonly number[],
+): number {
   if (summary === "latest") return values.at(-1) ?? 0;
+  if (summary === "mean") return values.reduce((sum, value) => sum + value, 0) / values.length;
   return (summary === "best") === (better === "higher") ? Math.max(...values) : Math.min(...values);
 }
 

@@ -1,3 +1,5 @@
+import { Type, type Static } from "@sinclair/typebox";
+import { oneOf } from "~/core/dose/dose";
 import type { Measure, MeasureResult } from "./measure";
 import { bestValue } from "./side-value";
 
@@ -25,4 +27,40 @@ export function squeezeReference(
   }
   const best = bestValue(measure, "none", results);
   return best ? { valueN: best.value, kind: "own-best", takenOn: best.takenOn } : null;
+}
+
+const newtons = Type.Number({ exclusiveMinimum: 0, exclusiveMaximum: 5000 });
+
+export const SqueezeReferenceInput = Type.Object(
+  {
+    preInjuryN: Type.Optional(newtons),
+    normNPerKg: Type.Optional(
+      Type.Number({ exclusiveMinimum: 0, maximum: 50, description: "The clinic's own norm" }),
+    ),
+    bodyMassKg: Type.Optional(Type.Number({ minimum: 20, maximum: 300 })),
+    ownBestN: Type.Optional(newtons),
+  },
+  { additionalProperties: false, minProperties: 1 },
+);
+export const SqueezeReferenceOutput = Type.Object({
+  referenceN: Type.Union([Type.Number(), Type.Null()]),
+  kind: Type.Union([oneOf(["pre-injury", "clinic-norm", "own-best"]), Type.Null()]),
+});
+
+/**
+ * The same choice from plain numbers: before the injury, else norm × body mass, else the own best; both null when
+ * nothing suffices.
+ *
+ * @example chooseSqueezeReference({ normNPerKg: 3.2, bodyMassKg: 75, ownBestN: 210 }) // 240 N, clinic-norm
+ * Source: common practice.
+ */
+export function chooseSqueezeReference(
+  input: Static<typeof SqueezeReferenceInput>,
+): Static<typeof SqueezeReferenceOutput> {
+  const { preInjuryN, normNPerKg, bodyMassKg, ownBestN } = input;
+  if (preInjuryN !== undefined) return { referenceN: preInjuryN, kind: "pre-injury" };
+  if (normNPerKg !== undefined && bodyMassKg !== undefined)
+    return { referenceN: normNPerKg * bodyMassKg, kind: "clinic-norm" };
+  if (ownBestN !== undefined) return { referenceN: ownBestN, kind: "own-best" };
+  return { referenceN: null, kind: null };
 }

@@ -1,5 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { Gate } from "~/core/gate/gate";
+import { oneOf } from "~/core/dose/dose";
+import { Gate, Passing } from "~/core/gate/gate";
 import { Lane } from "~/core/progression/body";
 import { Source } from "~/core/progression/source";
 import { Restriction } from "~/core/progression/restriction";
@@ -39,6 +40,10 @@ export const Pathway = Type.Object(
     code: Type.String({ minLength: 1, maxLength: 60 }),
     name: Type.String({ minLength: 1, maxLength: 120 }),
     siteLane: Lane,
+    /** What the minimum times of its gates count from; the injury unless it says the operation. */
+    countsFrom: Type.Optional(oneOf(["injury", "surgery"])),
+    /** How its gates are passed unless the patient's own setting says otherwise. */
+    passing: Type.Optional(Passing),
     stages: Type.Array(Stage, { minItems: 2, maxItems: 10 }),
     source: Source,
   },

@@ -10,6 +10,8 @@ const keys: readonly (readonly [keys: string, says: MessageKey, values?: Values]
   ["s", "keys.session"],
   ["r", "keys.record"],
   ["p", "keys.plan"],
+  ["m", "keys.measures"],
+  ["g", "keys.gate"],
   ["/", "keys.search"],
   ["Esc", "keys.escape"],
 ];

@@ -13,9 +13,12 @@ type Verdict = NonNullable<StairView["gate"]>["criteria"][number]["verdict"];
 
 const barHeight = 38;
 const sunkHeight = 6;
+const withinHeight = 12;
 const halfWidth = 5.5;
 const look: Record<Verdict, { className: string; dash?: string; height: number }> = {
   met: { className: "fill-success stroke-success", height: sunkHeight },
+  "met-within-error": { className: "fill-base-100 stroke-success", height: withinHeight },
+  "not-met-within-error": { className: "fill-warning stroke-warning", height: barHeight - 12 },
   "not-met": { className: "fill-error stroke-error", height: barHeight },
   missing: { className: "fill-base-100 stroke-error", dash: "4 3", height: barHeight },
   stale: { className: "fill-base-100 stroke-warning", dash: "1.5 3", height: barHeight },
@@ -23,8 +26,8 @@ const look: Record<Verdict, { className: string; dash?: string; height: number }
 };
 
 /**
- * The gate on the next riser: one bar for each required criterion. A met one has sunk into the tread, one that fails
- * stands solid, one nobody has measured stands as an outline. A beam across them is minimum time not yet over.
+ * The gate on the next riser: one bar for each required criterion. A met one has sunk into the tread (within error: not
+ * quite), one that fails stands solid, one nobody has measured stands as an outline. A beam across them is minimum time not yet over.
  */
 export default function GateBars({ stair, shape, stage, onGate }: Props) {
   const { gate } = stair;

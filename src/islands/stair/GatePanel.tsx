@@ -1,16 +1,8 @@
-import { Check, CircleDashed, History, Minus, X } from "lucide-react";
 import type { StairView } from "~/core/interchange/contract";
-import { label, sayDate, sayNumber, t } from "~/messages/say";
+import { verdictLook } from "~/islands/gate/verdict-look";
+import { sayDate, sayNumber, sayQuantity, t } from "~/messages/say";
 
 type Criterion = NonNullable<StairView["gate"]>["criteria"][number];
-
-const verdictLook = {
-  met: { Icon: Check, tone: "text-success" },
-  "not-met": { Icon: X, tone: "text-error" },
-  missing: { Icon: CircleDashed, tone: "text-error" },
-  stale: { Icon: History, tone: "text-warning" },
-  undefined: { Icon: Minus, tone: "text-base-content" },
-} as const;
 
 /** The gate out of the present stage: every criterion with its value, threshold, verdict and date. */
 export default function GatePanel({ stair }: { stair: StairView }) {
@@ -34,13 +26,15 @@ export default function GatePanel({ stair }: { stair: StairView }) {
           ))}
         </tbody>
       </table>
+      <a className="btn mt-2" href={`/episodes/${stair.episodeId}/gate`}>
+        {t("stair.openGate")}
+      </a>
     </section>
   );
 }
 
 function CriterionLine({ criterion }: { criterion: Criterion }) {
   const { Icon, tone } = verdictLook[criterion.verdict];
-  const unit = label("unit", criterion.unit);
   const sign = criterion.comparison === ">=" ? "≥" : "≤";
   return (
     <tr className="border-base-200 border-b last:border-0">
@@ -52,12 +46,20 @@ function CriterionLine({ criterion }: { criterion: Criterion }) {
         )}
       </td>
       <td className="py-1 pr-2 text-right font-semibold whitespace-nowrap">
-        {criterion.value === null ? "–" : `${sayNumber(criterion.value)} ${unit}`.trim()}
+        {criterion.value === null ? "–" : sayQuantity(criterion.value, criterion.unit)}
+        {criterion.early && (
+          <span className="text-base-content/75 block text-xs font-normal">
+            {t("gate.early", {
+              percent: sayNumber(criterion.early.percent),
+              kind: t(`early.${criterion.early.kind}`),
+            })}
+          </span>
+        )}
       </td>
       <td className="text-base-content/75 py-1 pr-3 text-right whitespace-nowrap">
-        {`${sign} ${sayNumber(criterion.threshold)} ${unit}`.trim()}
+        {`${sign} ${sayQuantity(criterion.threshold, criterion.unit)}`}
       </td>
-      <td className={`py-1 whitespace-nowrap ${tone}`}>
+      <td className={`py-1 ${tone}`}>
         <span className="inline-flex items-center gap-1">
           <Icon className="size-4" aria-hidden /> {t(`criterion.${criterion.verdict}`)}
         </span>

@@ -1,4 +1,4 @@
-import { ClipboardList, ListChecks, NotebookPen } from "lucide-react";
+import { ClipboardList, ListChecks, NotebookPen, Ruler } from "lucide-react";
 import { useEffect, useState } from "react";
 import type { Problem, StairView } from "~/core/interchange/contract";
 import { callApi } from "~/islands/frame/call-api";
@@ -11,6 +11,14 @@ import SchoolBox from "./SchoolBox";
 import StageBox from "./StageBox";
 import StairDrawing from "./StairDrawing";
 import { byUrgency } from "./by-urgency";
+
+const pageKeys: Readonly<Record<string, string>> = {
+  s: "session",
+  r: "record",
+  p: "plan",
+  m: "measures",
+  g: "gate",
+};
 
 /** Where a patient stands, what holds them back, and what to sign next. */
 export default function StairPage({ stair: loaded }: { stair: StairView }) {
@@ -41,9 +49,8 @@ export default function StairPage({ stair: loaded }: { stair: StairView }) {
       const typing =
         event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName);
       if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
-      if (event.key === "s") location.assign(`${here}/session`);
-      if (event.key === "r") location.assign(`${here}/record`);
-      if (event.key === "p") location.assign(`${here}/plan`);
+      const page = pageKeys[event.key];
+      if (page) location.assign(`${here}/${page}`);
       if (event.key === "Escape") setPreview(null);
     };
     addEventListener("keydown", onKey);
@@ -64,6 +71,10 @@ export default function StairPage({ stair: loaded }: { stair: StairView }) {
           </p>
         </div>
         <div className="ml-auto flex flex-wrap gap-2">
+          <a className="btn bg-base-100 border-base-300" href={`${here}/measures`}>
+            <Ruler className="size-5" aria-hidden />
+            {t("stair.measures")}
+          </a>
           <a className="btn bg-base-100 border-base-300" href={`${here}/plan`}>
             <ListChecks className="size-5" aria-hidden />
             {t("stair.plan")}

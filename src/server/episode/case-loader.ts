@@ -44,6 +44,7 @@ export async function loadCases(
   const definitions = await definitionsOf(db, clinicId, ids);
   const moves = await facts.readStageMoves(db, clinicId, ids);
   const schools = await facts.readSchools(db, clinicId, ids);
+  const passings = await facts.readPassings(db, clinicId, ids);
   const restrictions = await facts.readRestrictions(db, clinicId, ids);
   const items = await facts.readItems(db, clinicId, ids);
   const prescriptions = await facts.readPrescriptions(db, clinicId, ids);
@@ -80,6 +81,7 @@ export async function loadCases(
         id: head.id,
         involvedSide: head.involvedSide,
         onsetOn: head.onsetOn,
+        ...(head.surgeryOn === null ? {} : { surgeryOn: head.surgeryOn }),
         startedAt: head.startedAt,
       },
       pathway,
@@ -87,6 +89,7 @@ export async function loadCases(
       measures: of<Measure>("measure"),
       stageMoves: writers.stageMoves.map((move) => without(move, "by")),
       schools: writers.schools.map((school) => without(school, "by")),
+      passings: passings.get(head.id) ?? [],
       restrictions: restrictions.get(head.id) ?? [],
       items: (items.get(head.id) ?? []).map((item): CaseItem => ({
         ...item,

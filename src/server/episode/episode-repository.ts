@@ -8,13 +8,14 @@ export interface EpisodeHead {
   readonly diagnosis: string;
   readonly involvedSide: "left" | "right" | "both";
   readonly onsetOn: string;
+  readonly surgeryOn: string | null;
   readonly pathwayHash: string;
   readonly startedAt: string;
   readonly person: { givenName: string; familyName: string; bornOn: string; activity: string };
 }
 
 const headColumns = `
-  e.id, e.version, e.diagnosis_text, e.involved_side, e.onset_on, e.pathway_hash, e.started_at,
+  e.id, e.version, e.diagnosis_text, e.involved_side, e.onset_on, e.surgery_on, e.pathway_hash, e.started_at,
   p.given_name, p.family_name, p.born_on, p.activity`;
 
 /** Active episodes of a clinic. */
@@ -66,6 +67,7 @@ export interface NewEpisode {
   readonly diagnosis: string;
   readonly involvedSide: "left" | "right" | "both";
   readonly onsetOn: string;
+  readonly surgeryOn?: string | undefined;
   readonly pathwayHash: string;
   readonly startedAt: string;
 }
@@ -73,8 +75,9 @@ export interface NewEpisode {
 export async function insertEpisode(db: Queryable, clinicId: string, episode: NewEpisode): Promise<void> {
   await db.execute(
     `INSERT INTO episodes
-       (clinic_id, id, person_id, region, diagnosis_text, involved_side, onset_on, pathway_hash, started_at)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+       (clinic_id, id, person_id, region, diagnosis_text, involved_side, onset_on, surgery_on, pathway_hash,
+        started_at)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
     [
       clinicId,
       episode.id,
@@ -83,6 +86,7 @@ export async function insertEpisode(db: Queryable, clinicId: string, episode: Ne
       episode.diagnosis,
       episode.involvedSide,
       episode.onsetOn,
+      episode.surgeryOn ?? null,
       episode.pathwayHash,
       toDatabaseTime(episode.startedAt),
     ],
@@ -116,6 +120,7 @@ function toHead(row: RowDataPacket): EpisodeHead {
     diagnosis: row["diagnosis_text"],
     involvedSide: row["involved_side"],
     onsetOn: row["onset_on"],
+    surgeryOn: row["surgery_on"],
     pathwayHash: row["pathway_hash"],
     startedAt: fromDatabaseTime(row["started_at"]),
     person: {

@@ -1,5 +1,6 @@
 import type { RowDataPacket } from "mysql2";
-import type { CaseFile } from "~/core/interchange/case-file";
+import type { CaseFile, StageMove } from "~/core/interchange/case-file";
+import type { ResultDetail } from "~/core/measure/measure";
 import type { SetRecord } from "~/core/response/session-record";
 import { fromDatabaseJson, fromDatabaseTime, type Queryable } from "~/server/db/connection";
 
@@ -30,7 +31,7 @@ type Ids = readonly string[];
 export const readStageMoves = (db: Queryable, clinicId: string, ids: Ids) =>
   read(
     db,
-    `SELECT m.episode_id, m.id, m.stage, m.reason, m.at, s.name AS by_name
+    `SELECT m.episode_id, m.id, m.stage, m.reason, m.kind, m.gate, m.at, s.name AS by_name
        FROM stage_moves m JOIN staff s ON s.clinic_id = m.clinic_id AND s.id = m.signed_by
       WHERE m.clinic_id = ? AND m.episode_id IN (?) ORDER BY m.at, m.id`,
     [clinicId, ids],
@@ -39,6 +40,8 @@ export const readStageMoves = (db: Queryable, clinicId: string, ids: Ids) =>
       at: fromDatabaseTime(r["at"]),
       stage: r["stage"],
       reason: r["reason"],
+      kind: r["kind"] as NonNullable<StageMove["kind"]>,
+      ...(r["gate"] === null ? {} : { gate: fromDatabaseJson<NonNullable<StageMove["gate"]>>(r["gate"]) }),
       by: r["by_name"],
     }),
   );
@@ -56,6 +59,20 @@ export const readSchools = (db: Queryable, clinicId: string, ids: Ids) =>
       school: r["school"] as CaseFile["schools"][number]["school"],
       reason: r["reason"],
       by: r["by_name"],
+    }),
+  );
+
+export const readPassings = (db: Queryable, clinicId: string, ids: Ids) =>
+  read(
+    db,
+    `SELECT episode_id, id, passing, reason, at FROM passing_settings
+      WHERE clinic_id = ? AND episode_id IN (?) ORDER BY at, id`,
+    [clinicId, ids],
+    (r) => ({
+      id: String(r["id"]),
+      at: fromDatabaseTime(r["at"]),
+      passing: r["passing"] as "point" | "confident",
+      reason: String(r["reason"]),
     }),
   );
 
@@ -153,8 +170,8 @@ export const readReports = (db: Queryable, clinicId: string, ids: Ids) =>
 export const readResults = (db: Queryable, clinicId: string, ids: Ids) =>
   read(
     db,
-    `SELECT t.episode_id, t.id, t.measure, t.side, t.value, t.taken_on, t.occasion, t.way, t.recorded_at,
-            s.name AS by_name
+    `SELECT t.episode_id, t.id, t.measure, t.side, t.value, t.taken_on, t.occasion, t.way, t.trials,
+            t.detail, t.supersedes, t.recorded_at, s.name AS by_name
        FROM measure_results t JOIN staff s ON s.clinic_id = t.clinic_id AND s.id = t.recorded_by
       WHERE t.clinic_id = ? AND t.episode_id IN (?) ORDER BY t.taken_on, t.recorded_at, t.measure, t.side, t.id`,
     [clinicId, ids],
@@ -166,6 +183,9 @@ export const readResults = (db: Queryable, clinicId: string, ids: Ids) =>
       takenOn: String(r["taken_on"]),
       occasion: r["occasion"] as CaseFile["results"][number]["occasion"],
       ...(r["way"] === null ? {} : { position: String(r["way"]) }),
+      ...(r["trials"] === null ? {} : { trials: fromDatabaseJson<number[]>(r["trials"]) }),
+      ...(r["detail"] === null ? {} : { detail: fromDatabaseJson<ResultDetail>(r["detail"]) }),
+      ...(r["supersedes"] === null ? {} : { supersedes: String(r["supersedes"]) }),
       recordedAt: fromDatabaseTime(r["recorded_at"]),
       by: r["by_name"],
     }),

@@ -1,4 +1,5 @@
 import type { SessionBody, ReportBody } from "~/core/interchange/contract";
+import type { StageMove } from "~/core/interchange/case-file";
 import type { Change } from "~/core/progression/change";
 import type { Prescription } from "~/core/progression/prescription";
 import type { Proposal, SignedChange } from "~/core/decision/decide-input";
@@ -23,6 +24,9 @@ export type FactTable =
   | "school_settings"
   | "clearances"
   | "plan_items"
+  | "measure_visits"
+  | "stage_moves"
+  | "passing_settings"
   | "item_endings";
 
 /** The episode a fact with this client-made id already belongs to, or null when there is none in the clinic. */
@@ -188,15 +192,45 @@ export async function insertSchool(
   );
 }
 
+export async function insertPassing(
+  db: Queryable,
+  w: Writing,
+  setting: { id: string; passing: string; reason: string },
+): Promise<void> {
+  await db.execute(
+    `INSERT INTO passing_settings (clinic_id, id, episode_id, passing, reason, set_by, at)
+     VALUES (?, ?, ?, ?, ?, ?, ?)`,
+    [
+      w.clinicId,
+      setting.id,
+      w.episodeId,
+      setting.passing,
+      setting.reason.trim(),
+      w.staffId,
+      toDatabaseTime(w.at),
+    ],
+  );
+}
+
 export async function insertStageMove(
   db: Queryable,
   w: Writing,
-  move: { id: string; stage: string; reason: string },
+  move: Pick<StageMove, "id" | "stage" | "reason" | "kind" | "gate">,
 ): Promise<void> {
   await db.execute(
-    `INSERT INTO stage_moves (clinic_id, id, episode_id, stage, reason, signed_by, at)
-     VALUES (?, ?, ?, ?, ?, ?, ?)`,
-    [w.clinicId, move.id, w.episodeId, move.stage, move.reason, w.staffId, toDatabaseTime(w.at)],
+    `INSERT INTO stage_moves (clinic_id, id, episode_id, stage, reason, kind, gate, signed_by, at)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+    [
+      w.clinicId,
+      move.id,
+      w.episodeId,
+      move.stage,
+      move.reason,
+      move.kind ?? "place",
+      move.gate ? JSON.stringify(move.gate) : null,
+      w.staffId,
+      toDatabaseTime(w.at),
+    ],
   );
 }
 
@@ -232,11 +266,30 @@ export async function insertRestriction(
   );
 }
 
-export async function insertResult(db: Queryable, w: Writing, result: MeasureResult): Promise<void> {
+export async function insertVisit(
+  db: Queryable,
+  w: Writing,
+  visit: { id: string; takenOn: string },
+): Promise<void> {
+  await db.execute(
+    `INSERT INTO measure_visits (clinic_id, id, episode_id, taken_on, recorded_by, recorded_at)
+     VALUES (?, ?, ?, ?, ?, ?)`,
+    [w.clinicId, visit.id, w.episodeId, visit.takenOn, w.staffId, toDatabaseTime(w.at)],
+  );
+}
+
+export async function insertResult(
+  db: Queryable,
+  w: Writing,
+  result: MeasureResult,
+  visitId: string | null = null,
+): Promise<void> {
+  const json = (value: object | undefined) => (value === undefined ? null : JSON.stringify(value));
   await db.execute(
     `INSERT INTO measure_results
-       (clinic_id, id, episode_id, measure, side, value, taken_on, occasion, way, recorded_by, recorded_at)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+       (clinic_id, id, episode_id, measure, side, value, taken_on, occasion, way, visit_id, trials, detail, supersedes,
+        recorded_by, recorded_at)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
     [
       w.clinicId,
       result.id,
@@ -247,6 +300,10 @@ export async function insertResult(db: Queryable, w: Writing, result: MeasureRes
       result.takenOn,
       result.occasion,
       result.position ?? null,
+      visitId,
+      json(result.trials),
+      json(result.detail),
+      result.supersedes ?? null,
       w.staffId,
       toDatabaseTime(w.at),
     ],

@@ -3,6 +3,7 @@ import { allCalculations } from "~/catalogue/calculations";
 import { CaseFile } from "~/core/interchange/case-file";
 import * as contract from "~/core/interchange/contract";
 import { ExerciseFile } from "~/core/interchange/exercise-file";
+import * as measure from "~/core/interchange/measure-contract";
 import * as plan from "~/core/interchange/plan-contract";
 import { Type } from "@sinclair/typebox";
 
@@ -38,6 +39,17 @@ export const operations: readonly Operation[] = [
   write("school", "Set the pain school, with a reason", contract.SchoolBody),
   write("clearances", "Clear a stopped item in writing", contract.ClearanceBody),
   { method: "get", path: `${episode}/plan`, summary: "The plan of a patient", answer: plan.PlanView },
+  {
+    method: "get",
+    path: `${episode}/measures`,
+    summary: "What can be measured and where each measure stands",
+    answer: measure.MeasuresView,
+  },
+  write("measures", "Record the results of a visit", measure.VisitBody, measure.VisitWritten),
+  { method: "get", path: `${episode}/trend`, summary: "One measure over time", answer: measure.TrendView },
+  { method: "get", path: `${episode}/gate`, summary: "The gate on one page", answer: measure.GateView },
+  write("gate", "Sign a move through the gate, past it or back", measure.GateBody, measure.GateWritten),
+  write("passing", "Set how this patient's gates are passed", measure.PassingBody, measure.GateWritten),
   write("items", "Put an exercise into the plan", plan.ItemBody, plan.PlanWritten),
   write("endings", "Take an item out of the plan", plan.EndingBody, plan.PlanWritten),
   {

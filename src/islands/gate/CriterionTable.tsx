@@ -1,0 +1,112 @@
+import type { CriterionResult } from "~/core/gate/gate";
+import type { GateView } from "~/core/interchange/measure-contract";
+import { sayDate, sayNumber, sayQuantity, t } from "~/messages/say";
+import { verdictLook } from "./verdict-look";
+
+/** Every criterion: value, threshold, verdict with its error, when it was taken and where the threshold comes from. */
+export default function CriterionTable({ view }: { view: GateView }) {
+  return (
+    <div className="bg-base-100 border-base-300 rounded-box mt-3 overflow-x-auto border print:border-0">
+      <table className="w-full text-sm" data-testid="criteria">
+        <thead className="bg-base-200 text-left">
+          <tr>
+            <th scope="col" className="px-3 py-2">
+              {t("gate.criterion")}
+            </th>
+            <th scope="col" className="px-2 py-2 text-right">
+              {t("gate.value")}
+            </th>
+            <th scope="col" className="px-2 py-2 text-right">
+              {t("gate.asked")}
+            </th>
+            <th scope="col" className="px-2 py-2">
+              {t("gate.verdict")}
+            </th>
+            <th scope="col" className="px-3 py-2 text-right">
+              {t("gate.taken")}
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {view.gate?.criteria.map((criterion) => (
+            <Line key={criterion.id} criterion={criterion} source={view.sources[criterion.id]} />
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function Line({
+  criterion,
+  source,
+}: {
+  criterion: CriterionResult;
+  source: GateView["sources"][string] | undefined;
+}) {
+  const { Icon, tone } = verdictLook[criterion.verdict];
+  const { probability, low95, high95, early, note } = criterion;
+  return (
+    <tr className="border-base-300 border-t align-top" data-testid={`criterion-${criterion.id}`}>
+      <td className="px-3 py-2">
+        <p className="font-medium">
+          {criterion.name}
+          {!criterion.required && (
+            <span className="text-base-content/75 font-normal"> ({t("criterion.optional")})</span>
+          )}
+        </p>
+        <p className="text-base-content/75 text-xs">
+          {note && t(`note.${note}`)}
+          {note && source && " · "}
+          {source && saySource(source)}
+        </p>
+      </td>
+      <td className="px-2 py-2 text-right whitespace-nowrap">
+        <span className="font-semibold">
+          {criterion.value === null ? "–" : sayQuantity(criterion.value, criterion.unit)}
+        </span>
+        {low95 !== null && high95 !== null && (
+          <span className="block text-xs">
+            {t("gate.interval", { low: sayNumber(low95), high: sayNumber(high95) })}
+          </span>
+        )}
+        {early && (
+          <span className="block text-xs">
+            {t("gate.early", { percent: sayNumber(early.percent), kind: t(`early.${early.kind}`) })}
+          </span>
+        )}
+      </td>
+      <td className="px-2 py-2 text-right whitespace-nowrap">
+        {`${criterion.comparison === ">=" ? "≥" : "≤"} ${sayQuantity(criterion.threshold, criterion.unit)}`}
+      </td>
+      <td className={`px-2 py-2 ${tone}`}>
+        <span className="inline-flex items-center gap-1 font-medium">
+          <Icon className="size-4 shrink-0" aria-hidden /> {t(`criterion.${criterion.verdict}`)}
+        </span>
+        {probability !== null && (
+          <span className="text-base-content/75 block text-xs">
+            {t("gate.probability", { percent: sayProbability(probability) })}
+          </span>
+        )}
+      </td>
+      <td className="px-3 py-2 text-right whitespace-nowrap">
+        {criterion.takenOn ? sayDate(criterion.takenOn) : "–"}
+        {criterion.ageDays !== null && (
+          <span className="block text-xs">{t("gate.age", { days: criterion.ageDays })}</span>
+        )}
+      </td>
+    </tr>
+  );
+}
+
+/** Never '0 %' or '100 %': a probability from an error of measurement is not a certainty. */
+function sayProbability(probability: number): string {
+  const percent = Math.round(probability * 100);
+  if (percent <= 0) return "< 1";
+  return percent >= 100 ? "> 99" : String(percent);
+}
+
+function saySource({ kind, cite, recalled }: NonNullable<GateView["sources"][string]>): string {
+  if (kind !== "published" || !cite) return t(`source.${kind}`);
+  return recalled ? t("source.recalled", { cite }) : cite;
+}

@@ -1,0 +1,106 @@
+import { useState } from "react";
+import type { Problem } from "~/core/interchange/contract";
+import type { GateView } from "~/core/interchange/measure-contract";
+import ProblemNote from "~/islands/frame/ProblemNote";
+import { sayDate, sayNumber, t } from "~/messages/say";
+import CriterionTable from "./CriterionTable";
+import MoveForm from "./MoveForm";
+import MoveHistory from "./MoveHistory";
+import PassingBox from "./PassingBox";
+
+/** The gate a patient stands before, on one page: read, printed, signed. */
+export default function GatePage({ view: loaded }: { view: GateView }) {
+  const [view, setView] = useState(loaded);
+  const [problem, setProblem] = useState<Problem | null>(null);
+  const { gate, person, stages } = view;
+  const at = stages.findIndex(({ code }) => code === view.stage);
+  const next = stages[at + 1];
+  const here = `/episodes/${view.episodeId}`;
+  const changed = (now: GateView) => {
+    setView(now);
+    setProblem(null);
+  };
+
+  return (
+    <article className="mx-auto max-w-5xl px-4 py-4 print:max-w-none print:p-0">
+      <p className="hidden text-sm print:block">{view.clinicName}</p>
+      <div className="flex flex-wrap items-start gap-x-4 gap-y-2">
+        <div className="min-w-0">
+          <h1 className="text-2xl leading-tight font-bold">
+            {next
+              ? t("gate.title", { from: stages[at]?.name ?? "", to: next.name })
+              : t("gate.last", { stage: stages[at]?.name ?? "" })}
+          </h1>
+          <p>
+            {person.givenName} {person.familyName}, {t("stair.years", { age: view.age })} · {view.activity} ·{" "}
+            {view.diagnosis}, <strong>{t(`side.${view.involvedSide}`)}</strong>
+          </p>
+          <p className="text-base-content/80 text-sm">
+            {view.pathwayName} · {t("gate.onset", { date: sayDate(view.onsetOn) })}
+            {view.surgeryOn && ` · ${t("gate.surgery", { date: sayDate(view.surgeryOn) })}`} ·{" "}
+            {t("stair.sinceStage", { date: sayDate(view.stageEnteredOn) })} ·{" "}
+            {t("gate.asOf", { date: sayDate(view.today) })}
+          </p>
+        </div>
+        <div className="ml-auto flex flex-wrap gap-2 print:hidden">
+          <a className="btn bg-base-100 border-base-300" href={`${here}/measures`}>
+            {t("gate.measure")}
+          </a>
+          <button type="button" className="btn bg-base-100 border-base-300" onClick={() => print()}>
+            {t("record.print")}
+          </button>
+          <a className="btn bg-base-100 border-base-300" href={here}>
+            {t("plan.back")}
+          </a>
+        </div>
+      </div>
+      {problem && <ProblemNote problem={problem} />}
+
+      {gate && (
+        <>
+          <p
+            className={`rounded-box mt-3 border p-3 text-lg font-semibold ${gate.outcome === "open" ? "border-success text-success" : "border-base-300"}`}
+            data-testid="gate-outcome"
+          >
+            {sayOutcome(view)}
+          </p>
+          <CriterionTable view={view} />
+          {gate.measureNext.length > 0 && (
+            <section className="mt-3">
+              <h2 className="font-semibold">{t("gate.next")}</h2>
+              <ol className="list-decimal pl-6" data-testid="measure-next">
+                {gate.measureNext.map(({ measure, minutes, criteria }) => (
+                  <li key={measure}>
+                    {view.measureNames[measure] ?? measure}{" "}
+                    <span className="text-base-content/75 text-sm">
+                      {t("plan.minutes", { minutes: sayNumber(minutes) })} ·{" "}
+                      {t("gate.decides", { count: criteria.length })}
+                    </span>
+                  </li>
+                ))}
+              </ol>
+            </section>
+          )}
+        </>
+      )}
+      <div className="mt-4 grid items-start gap-4 md:grid-cols-2 print:hidden">
+        <MoveForm view={view} onSigned={changed} onProblem={setProblem} />
+        {gate && <PassingBox view={view} onSet={changed} onProblem={setProblem} />}
+      </div>
+      <MoveHistory view={view} />
+      <footer className="mt-6 hidden text-sm print:block">
+        <p>{t("signIn.notice")}</p>
+        <p className="mt-10 border-t pt-1">{t("gate.signature")}</p>
+      </footer>
+    </article>
+  );
+}
+
+function sayOutcome({ gate }: GateView): string {
+  if (!gate) return "";
+  if (gate.outcome === "open") return t("gate.open");
+  const required = gate.criteria.filter((c) => c.required);
+  const open = required.filter((c) => !c.passes).length;
+  const time = gate.daysLeft > 0 ? `${t("stair.gateTime", { days: gate.daysLeft })} ` : "";
+  return `${t("gate.closed")} ${time}${t("gate.missing", { open, all: required.length })}`;
+}

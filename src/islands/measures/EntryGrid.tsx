@@ -1,0 +1,121 @@
+import type { ClipboardEvent, KeyboardEvent } from "react";
+import type { MeasuresView } from "~/core/interchange/measure-contract";
+import type { Measure } from "~/core/measure/measure";
+import { t } from "~/messages/say";
+import EntryRow from "./EntryRow";
+import { pastedLines, trialsOf, type RowEntry, type Side, type VisitDraft } from "./entry-draft";
+
+interface Props {
+  view: MeasuresView;
+  measures: ReadonlyMap<string, Measure>;
+  draft: VisitDraft;
+  rowOf: (code: string) => RowEntry;
+  onRow: (code: string, row: RowEntry) => void;
+  onRemove: (code: string) => void;
+  onTrend: (code: string) => void;
+}
+
+const moves: Record<string, number> = { Enter: 1, ArrowDown: 1, ArrowUp: -1 };
+
+/**
+ * The grid of a visit: one line a measure, left on the left. Tab goes on, Enter and the arrows go down and up the
+ * column, a copied spreadsheet column pastes downwards.
+ */
+export default function EntryGrid({ view, measures, draft, rowOf, onRow, onRemove, onTrend }: Props) {
+  const { involvedSide } = view;
+  const rows = draft.codes.flatMap((code) => measures.get(code) ?? []);
+
+  const onKeyDown = (event: KeyboardEvent<HTMLTableElement>) => {
+    const step = moves[event.key];
+    const cell = event.target;
+    if (!step || !(cell instanceof HTMLInputElement) || !cell.dataset["column"]) return;
+    event.preventDefault();
+    const column = [
+      ...event.currentTarget.querySelectorAll<HTMLInputElement>(`[data-column="${cell.dataset["column"]}"]`),
+    ];
+    const next = column[column.indexOf(cell) + step];
+    next?.focus();
+    next?.select();
+  };
+
+  const onPaste = (event: ClipboardEvent<HTMLTableElement>) => {
+    const cell = event.target;
+    const lines = pastedLines(event.clipboardData.getData("text"));
+    if (lines.length < 2 || !(cell instanceof HTMLInputElement) || !cell.dataset["column"]) return;
+    event.preventDefault();
+    const column = [
+      ...event.currentTarget.querySelectorAll<HTMLInputElement>(`[data-column="${cell.dataset["column"]}"]`),
+    ];
+    const from = column.indexOf(cell);
+    lines.forEach((line, n) => {
+      const target = column[from + n];
+      const { code, side, trial } = target?.dataset ?? {};
+      const measure = measures.get(code ?? "");
+      if (measure && side && trial) typed(measure, side as Side, Number(trial), line);
+    });
+  };
+
+  /** Rows changed within one paste build on each other, so the latest is read back each time. */
+  const latest = new Map<string, RowEntry>();
+  const typed = (measure: Measure, side: Side, trial: number, text: string) => {
+    const row = latest.get(measure.code) ?? rowOf(measure.code);
+    const before = row.sides[side]?.trials ?? [];
+    const trials = Array.from({ length: Math.max(trialsOf(measure), trial + 1) }, (_, n) =>
+      n === trial ? text : (before[n] ?? ""),
+    );
+    const next = { ...row, sides: { ...row.sides, [side]: { ...row.sides[side], trials } } };
+    latest.set(measure.code, next);
+    onRow(measure.code, next);
+  };
+
+  const head = (side: "left" | "right") => (
+    <th scope="col" className="px-2 py-1 text-left">
+      {t(`side.${side}`)}
+      {(involvedSide === side || involvedSide === "both") && (
+        <span className="bg-accent text-accent-content ml-2 rounded px-1.5 text-xs">
+          {t("measures.injured")}
+        </span>
+      )}
+    </th>
+  );
+
+  if (rows.length === 0) {
+    return <p className="bg-base-100 border-base-300 rounded-box border p-4">{t("measures.emptyGrid")}</p>;
+  }
+  return (
+    <div className="bg-base-100 border-base-300 rounded-box overflow-x-auto border">
+      <table className="w-full" onKeyDown={onKeyDown} onPaste={onPaste} data-testid="entry-grid">
+        <thead className="bg-base-200 text-sm">
+          <tr>
+            <th scope="col" className="px-3 py-1 text-left">
+              {t("measures.measure")}
+            </th>
+            {head("left")}
+            {head("right")}
+            <th scope="col" className="px-2 py-1 text-left">
+              {t("measures.reading")}
+            </th>
+            <th scope="col" className="w-10">
+              <span className="sr-only">{t("measures.remove")}</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((measure) => (
+            <EntryRow
+              key={measure.code}
+              measure={measure}
+              row={rowOf(measure.code)}
+              status={view.status.find((s) => s.code === measure.code) ?? null}
+              involvedSide={involvedSide}
+              onTyped={(side, trial, text) => typed(measure, side, trial, text)}
+              onRow={(row) => onRow(measure.code, row)}
+              onRemove={() => onRemove(measure.code)}
+              onTrend={() => onTrend(measure.code)}
+            />
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}

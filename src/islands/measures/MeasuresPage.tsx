@@ -1,0 +1,139 @@
+import { useEffect, useMemo, useState } from "react";
+import type { Problem } from "~/core/interchange/contract";
+import type { MeasuresView, VisitWritten } from "~/core/interchange/measure-contract";
+import { callApi } from "~/islands/frame/call-api";
+import ProblemNote from "~/islands/frame/ProblemNote";
+import { sayNumber, t } from "~/messages/say";
+import EntryGrid from "./EntryGrid";
+import MeasurePicker from "./MeasurePicker";
+import TrendPane from "./TrendPane";
+import { draftFaults, emptyRow, toVisit, type RowEntry, type VisitDraft } from "./entry-draft";
+import { dropVisitDraft, keepVisitDraft, keptVisitDraft } from "./kept-visit";
+
+/** A new visit: today, with what the next gate needs. */
+const fresh = ({ today, battery }: MeasuresView): VisitDraft => ({
+  takenOn: today,
+  codes: battery.map((entry) => entry.measure),
+  rows: {},
+});
+
+/** Taking a visit's measures by keyboard, and each of them over time. */
+export default function MeasuresPage({ view: loaded }: { view: MeasuresView }) {
+  const [view, setView] = useState(loaded);
+  const measures = useMemo(() => new Map(view.measures.map((m) => [m.code, m])), [view.measures]);
+  const [draft, setDraft] = useState<VisitDraft>(() => keptVisitDraft(loaded.episodeId) ?? fresh(loaded));
+  const [trend, setTrend] = useState<string | null>(null);
+  const [problem, setProblem] = useState<Problem | null>(null);
+  const [notice, setNotice] = useState("");
+  const [busy, setBusy] = useState(false);
+  const faults = draftFaults(draft, measures);
+  const minutes = draft.codes.reduce((sum, code) => sum + (measures.get(code)?.minutes ?? 0), 0);
+
+  useEffect(() => {
+    if (Object.keys(draft.rows).length > 0) keepVisitDraft(loaded.episodeId, draft);
+  }, [draft, loaded.episodeId]);
+
+  const add = (code: string) =>
+    setDraft((before) =>
+      before.codes.includes(code) ? before : { ...before, codes: [...before.codes, code] },
+    );
+  const changeRow = (code: string, row: RowEntry) =>
+    setDraft((before) => ({ ...before, rows: { ...before.rows, [code]: row } }));
+  const remove = (code: string) =>
+    setDraft((before) => ({ ...before, codes: before.codes.filter((other) => other !== code) }));
+
+  const record = async () => {
+    const body = toVisit(draft, measures);
+    if (!body) return setNotice(t("measures.nothingTyped"));
+    setBusy(true);
+    const answer = await callApi<VisitWritten>(`/api/episodes/${view.episodeId}/measures`, body);
+    setBusy(false);
+    if (!answer.ok) return setProblem(answer.problem);
+    dropVisitDraft(view.episodeId);
+    setView(answer.value.measures);
+    setDraft(fresh(answer.value.measures));
+    setProblem(null);
+    setNotice(t("measures.recorded", { count: body.results.length }));
+  };
+
+  return (
+    <div className="mx-auto max-w-7xl px-4 py-4">
+      <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
+        <div>
+          <h1 className="text-2xl leading-tight font-bold">
+            {t("measures.of", { name: `${view.person.givenName} ${view.person.familyName}` })}
+          </h1>
+          <p className="text-base-content/80">
+            {t("measures.involved", { side: t(`side.${view.involvedSide}`), stage: view.stageName })}
+          </p>
+        </div>
+        <div className="ml-auto flex flex-wrap gap-2">
+          <a className="btn bg-base-100 border-base-300" href={`/episodes/${view.episodeId}/gate`}>
+            {t("measures.toGate")}
+          </a>
+          <a className="btn bg-base-100 border-base-300" href={`/episodes/${view.episodeId}`}>
+            {t("plan.back")}
+          </a>
+        </div>
+      </div>
+      <p role="status" className="text-success min-h-6 font-medium" data-testid="measures-notice">
+        {notice}
+      </p>
+      {problem && <ProblemNote problem={problem} />}
+      <div className="grid items-start gap-4 lg:grid-cols-[1fr_18rem]">
+        <div className="min-w-0">
+          <EntryGrid
+            view={view}
+            measures={measures}
+            draft={draft}
+            rowOf={(code) => draft.rows[code] ?? emptyRow(measures.get(code) as never)}
+            onRow={changeRow}
+            onRemove={remove}
+            onTrend={setTrend}
+          />
+          <div className="mt-3 flex flex-wrap items-center gap-3">
+            <label className="flex items-center gap-2">
+              <span className="text-sm">{t("measures.takenOn")}</span>
+              <input
+                type="date"
+                className="input w-44"
+                max={view.today}
+                value={draft.takenOn}
+                onChange={(event) => setDraft((before) => ({ ...before, takenOn: event.target.value }))}
+              />
+            </label>
+            {view.mayRecord && (
+              <button
+                type="button"
+                className="btn btn-primary"
+                disabled={busy || faults.length > 0 || draft.takenOn === ""}
+                onClick={record}
+              >
+                {t("measures.record")}
+              </button>
+            )}
+            {faults.length > 0 && (
+              <span className="text-error text-sm" role="alert">
+                {t("measures.lookAgain", {
+                  names: faults.map((code) => measures.get(code)?.name ?? code).join(", "),
+                })}
+              </span>
+            )}
+            <span className="text-base-content/75 ml-auto text-sm">
+              {t("measures.minutes", { minutes: sayNumber(Math.max(1, Math.round(minutes))) })}
+            </span>
+          </div>
+        </div>
+        <MeasurePicker view={view} measures={measures} chosen={draft.codes} onAdd={add} />
+      </div>
+      {trend && (
+        <TrendPane
+          episodeId={view.episodeId}
+          code={trend}
+          version={view.version}
+          onClose={() => setTrend(null)}
+        />
+      )}
+    </div>
+  );
+}

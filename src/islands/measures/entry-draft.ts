@@ -1,0 +1,113 @@
+import { v7 as uuid } from "uuid";
+import type { VisitBody } from "~/core/interchange/measure-contract";
+import type { Measure, ResultDetail } from "~/core/measure/measure";
+import { parseEntry, type EntryFault } from "~/core/measure/parse-entry";
+import { trialSummary } from "~/core/measure/trial-summary";
+
+export type Side = "left" | "right" | "none";
+
+/** What was typed for one measure on one side, as typed. */
+export interface SideEntry {
+  readonly trials: readonly string[];
+  readonly limit?: NonNullable<ResultDetail["limit"]>;
+  readonly marks?: readonly string[];
+}
+
+/** One line of the grid. */
+export interface RowEntry {
+  readonly unit: string;
+  readonly way: string;
+  readonly meant: boolean;
+  readonly sides: Readonly<Partial<Record<Side, SideEntry>>>;
+}
+
+/** Everything typed in a visit so far; what is kept when the page is left. */
+export interface VisitDraft {
+  readonly takenOn: string;
+  readonly codes: readonly string[];
+  readonly rows: Readonly<Record<string, RowEntry>>;
+}
+
+export const emptyRow = (measure: Measure): RowEntry => ({
+  unit: measure.unit,
+  way: measure.ways?.[0] ?? "",
+  meant: false,
+  sides: {},
+});
+
+export const sidesOfMeasure = (measure: Measure): readonly Side[] =>
+  measure.sides === "none" ? ["none"] : ["left", "right"];
+
+export const trialsOf = (measure: Measure): number => measure.trials ?? 1;
+
+/** How one side's typed trials read. */
+export interface SideReading {
+  readonly values: readonly number[];
+  readonly faults: readonly (EntryFault | null)[];
+  readonly unusual: boolean;
+  readonly value: number | null;
+  readonly cvPercent: number | null;
+  readonly repeat: boolean;
+}
+
+/** Reads one side of a row; empty cells are left out. */
+export function readSide(measure: Measure, row: RowEntry, side: Side): SideReading {
+  const typed = row.sides[side]?.trials ?? [];
+  const entries = typed.map((text) => (text.trim() === "" ? null : parseEntry(text, measure, row.unit)));
+  const values = entries.flatMap((entry) => (entry?.ok ? [entry.value] : []));
+  const summary =
+    values.length > 0
+      ? trialSummary({ trials: values, summary: measure.summary, better: measure.better })
+      : null;
+  return {
+    values,
+    faults: entries.map((entry) => (entry && !entry.ok ? entry.fault : null)),
+    unusual: entries.some((entry) => entry?.ok && entry.unusual),
+    value: summary?.value ?? null,
+    cvPercent: summary?.cvPercent ?? null,
+    repeat: summary?.repeat ?? false,
+  };
+}
+
+/** What still stands in the way of recording; empty when the visit can be sent. */
+export function draftFaults(draft: VisitDraft, measures: ReadonlyMap<string, Measure>): string[] {
+  return draft.codes.flatMap((code) => {
+    const [measure, row] = [measures.get(code), draft.rows[code]];
+    if (!measure || !row) return [];
+    const readings = sidesOfMeasure(measure).map((side) => readSide(measure, row, side));
+    if (readings.some((reading) => reading.faults.some((fault) => fault !== null))) return [code];
+    return readings.some((reading) => reading.unusual) && !row.meant ? [code] : [];
+  });
+}
+
+/** The draft as it is sent; null when nothing has been typed. Ids are made here, so sending twice is harmless. */
+export function toVisit(draft: VisitDraft, measures: ReadonlyMap<string, Measure>): VisitBody | null {
+  const results = draft.codes.flatMap((code) => {
+    const [measure, row] = [measures.get(code), draft.rows[code]];
+    if (!measure || !row) return [];
+    return sidesOfMeasure(measure).flatMap((side) => {
+      const { values } = readSide(measure, row, side);
+      if (values.length === 0) return [];
+      const { limit, marks } = row.sides[side] ?? {};
+      const detail = { ...(limit ? { limit } : {}), ...(marks ? { marks: [...marks] } : {}) };
+      return [
+        {
+          id: uuid(),
+          measure: code,
+          side,
+          trials: [...values],
+          ...(row.way ? { way: row.way } : {}),
+          ...(Object.keys(detail).length > 0 ? { detail } : {}),
+          ...(row.meant ? { confirmed: true } : {}),
+        },
+      ];
+    });
+  });
+  return results.length === 0 ? null : { id: uuid(), takenOn: draft.takenOn, results };
+}
+
+/** Lines of a copied spreadsheet column, as typed; a trailing line break adds nothing. */
+export function pastedLines(text: string): string[] {
+  const lines = text.replace(/\r/g, "").split("\n");
+  return (lines.at(-1) === "" ? lines.slice(0, -1) : lines).map((line) => line.split("\t")[0] ?? "");
+}

@@ -1,0 +1,54 @@
+import type { GateView } from "~/core/interchange/measure-contract";
+import { reviewCase } from "~/core/interchange/review-case";
+import { stageOf } from "~/core/pathway/pathway";
+import { daysBetween, localDay } from "~/core/schedule/local-day";
+import { signingRoles, type StaffContext } from "~/server/auth/staff-context";
+import type { LoadedCase } from "~/server/episode/case-loader";
+import { loadEpisode, noteRead } from "~/server/episode/read-episode";
+
+/** The gate a patient stands before, on one page. */
+export async function readGate(staff: StaffContext, episodeId: string): Promise<GateView> {
+  const loaded = await loadEpisode(staff, episodeId);
+  await noteRead(staff, episodeId, "read-gate");
+  return gateView(staff, loaded);
+}
+
+export function gateView(staff: StaffContext, { head, file, writers }: LoadedCase): GateView {
+  const review = reviewCase(file);
+  const stage = stageOf(file.pathway, review.stage);
+  const today = localDay(file.asOf, file.zone);
+  const { givenName, familyName, activity, bornOn } = head.person;
+  const stageName = (code: string) => file.pathway.stages.find((s) => s.code === code)?.name ?? code;
+  return {
+    episodeId: head.id,
+    version: head.version,
+    today,
+    zone: file.zone,
+    clinicName: staff.clinicName,
+    person: { givenName, familyName },
+    age: Math.floor(daysBetween(bornOn, today) / 365.2425),
+    activity,
+    diagnosis: head.diagnosis,
+    involvedSide: file.episode.involvedSide,
+    onsetOn: file.episode.onsetOn,
+    surgeryOn: file.episode.surgeryOn ?? null,
+    pathwayName: file.pathway.name,
+    stages: file.pathway.stages.map(({ code, name }) => ({ code, name })),
+    stage: stage.code,
+    stageEnteredOn: review.stageEnteredOn,
+    gate: review.gate,
+    sources: Object.fromEntries((stage.gate?.criteria ?? []).map((c) => [c.id, c.source])),
+    measureNames: Object.fromEntries(file.measures.map((measure) => [measure.code, measure.name])),
+    moves: writers.stageMoves
+      .map((move) => ({
+        at: move.at,
+        by: move.by,
+        stageName: stageName(move.stage),
+        kind: move.kind ?? ("place" as const),
+        reason: move.reason,
+        unmet: (move.gate?.criteria ?? []).filter((c) => c.required && !c.passes).map((c) => c.name),
+      }))
+      .reverse(),
+    maySign: (signingRoles as readonly string[]).includes(staff.role),
+  };
+}

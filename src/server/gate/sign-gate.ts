@@ -1,0 +1,67 @@
+import type { GateBody, GateView, GateWritten, PassingBody } from "~/core/interchange/measure-contract";
+import type { FieldProblem } from "~/core/interchange/validate";
+import type { StaffContext } from "~/server/auth/staff-context";
+import { insertPassing, insertStageMove } from "~/server/episode/fact-writer";
+import { loadEpisode } from "~/server/episode/read-episode";
+import { writeInto, type Fact, type WriteScope } from "~/server/episode/write-episode";
+import { ApiProblem, refused } from "~/server/http/problem";
+import { gateView } from "./read-gate";
+
+/**
+ * Signs a move: through an open gate, past a closed one with a reason that is shown for ever, or back to an earlier
+ * stage with a reason. The gate is evaluated again while the episode is locked and stored with the move.
+ */
+export function signGate(staff: StaffContext, episodeId: string, body: GateBody): Promise<GateWritten> {
+  const fact: Fact = { table: "stage_moves", id: body.id, action: `gate-${body.action}` };
+  return writeGate(staff, episodeId, fact, async ({ db, writing, loaded }) => {
+    const view = gateView(staff, loaded);
+    if (body.expectedVersion !== view.version) {
+      throw new ApiProblem(409, "stale", "The record changed while you were looking. Nothing was signed.", {
+        changed: { gate: view },
+      });
+    }
+    const problems = moveProblems(body, view);
+    if (problems.length > 0) throw refused(problems);
+    await insertStageMove(db, writing, {
+      id: body.id,
+      stage: body.stage,
+      reason: body.reason?.trim() ?? "Every required criterion met",
+      kind: body.action,
+      ...(view.gate ? { gate: view.gate } : {}),
+    });
+  });
+}
+
+/** Sets how this patient's gates are passed, with the reason. */
+export function setPassing(staff: StaffContext, episodeId: string, body: PassingBody): Promise<GateWritten> {
+  const fact: Fact = { table: "passing_settings", id: body.id, action: "set-passing" };
+  return writeGate(staff, episodeId, fact, ({ db, writing }) => insertPassing(db, writing, body));
+}
+
+async function writeGate(
+  staff: StaffContext,
+  episodeId: string,
+  fact: Fact,
+  write: (scope: WriteScope) => Promise<void>,
+): Promise<GateWritten> {
+  const repeated = await writeInto(staff, episodeId, fact, write);
+  return { id: fact.id, repeated, gate: gateView(staff, await loadEpisode(staff, episodeId)) };
+}
+
+function moveProblems(
+  { action, stage, reason }: GateBody,
+  { stages, stage: present, gate }: GateView,
+): FieldProblem[] {
+  const at = stages.findIndex(({ code }) => code === present);
+  const to = stages.findIndex(({ code }) => code === stage);
+  if (to < 0) return [{ path: "/stage", problem: "is not a stage of this pathway" }];
+  const against = action !== "pass";
+  if (against && !reason) return [{ path: "/reason", problem: "is needed for this move" }];
+  if (action === "back") return to < at ? [] : [{ path: "/stage", problem: "is not an earlier stage" }];
+  if (to !== at + 1) return [{ path: "/stage", problem: "is not the next stage" }];
+  if (action === "pass" && gate?.outcome !== "open")
+    return [{ path: "/action", problem: "is not open: the gate is closed. Overriding it needs a reason" }];
+  if (action === "override" && gate?.outcome === "open")
+    return [{ path: "/action", problem: "is not needed: the gate is open" }];
+  return [];
+}

@@ -1,0 +1,58 @@
+import { startingMeasures } from "~/catalogue/measures/all";
+import type { Gate } from "~/core/gate/gate";
+import type { MeasuresView } from "~/core/interchange/measure-contract";
+import { reviewCase } from "~/core/interchange/review-case";
+import type { Measure } from "~/core/measure/measure";
+import { measureStatus } from "~/core/measure/measure-status";
+import { stageOf } from "~/core/pathway/pathway";
+import { localDay } from "~/core/schedule/local-day";
+import { mayRecord, type StaffContext } from "~/server/auth/staff-context";
+import type { LoadedCase } from "~/server/episode/case-loader";
+import { loadEpisode, noteRead } from "~/server/episode/read-episode";
+
+/** The measures of a patient: all that can be taken, and where those taken stand. */
+export async function readMeasures(staff: StaffContext, episodeId: string): Promise<MeasuresView> {
+  const loaded = await loadEpisode(staff, episodeId);
+  await noteRead(staff, episodeId, "read-measures");
+  return measuresView(staff, loaded);
+}
+
+export function measuresView(staff: StaffContext, { head, file }: LoadedCase): MeasuresView {
+  const review = reviewCase(file);
+  const stage = stageOf(file.pathway, review.stage);
+  const measures = measuresFor(file.measures);
+  const taken = new Set(file.results.map((result) => result.measure));
+  const { involvedSide, surgeryOn } = file.episode;
+  const { givenName, familyName } = head.person;
+  return {
+    episodeId: head.id,
+    version: head.version,
+    person: { givenName, familyName },
+    involvedSide,
+    today: localDay(file.asOf, file.zone),
+    stageName: stage.name,
+    measures,
+    status: measures
+      .filter((measure) => taken.has(measure.code))
+      .map((measure) => measureStatus(measure, file.results, involvedSide, surgeryOn)),
+    battery: review.gate?.measureNext ?? [],
+    gateMeasures: gateMeasures(stage.gate),
+    mayRecord: (mayRecord as readonly string[]).includes(staff.role),
+  };
+}
+
+function gateMeasures(gate: Gate | undefined): string[] {
+  const named = (gate?.criteria ?? []).flatMap((criterion) => [
+    ...("measure" in criterion ? [criterion.measure] : []),
+    ...("over" in criterion ? [criterion.over] : []),
+  ]);
+  return [...new Set(named)];
+}
+
+/** The clinic's measures, each in the version that the episode began with where it has one. */
+export function measuresFor(attached: readonly Measure[]): Measure[] {
+  const own = new Map(attached.map((measure) => [measure.code, measure]));
+  const starting = startingMeasures.map((measure) => own.get(measure.code) ?? measure);
+  const known = new Set(starting.map((measure) => measure.code));
+  return [...starting, ...attached.filter((measure) => !known.has(measure.code))];
+}

@@ -11,6 +11,7 @@ import { findEpisode } from "~/server/episode/episode-repository";
 import { demoClinic, demoPassword, demoStaff, demoStaffId } from "~demo/clinic";
 import { demoId } from "~demo/identity";
 import { compare, rounds, type Row } from "./bench-compare";
+import { gateRow, trendRow } from "./bench-measures";
 import { searchRows } from "./bench-search";
 
 async function decideRow(): Promise<Row> {
@@ -68,16 +69,9 @@ async function longHistory(episodeId: string): Promise<void> {
   await db.end();
 }
 
-async function stairRow(): Promise<Row> {
+async function stairRow(base: string, cookie: string): Promise<Row> {
   const episodeId = demoId("fencer", "episode");
   await longHistory(episodeId);
-  const base = process.env["BENCH_URL"] ?? "";
-  const signIn = await fetch(`${base}/api/sign-in`, {
-    method: "POST",
-    headers: { "content-type": "application/json", origin: base },
-    body: JSON.stringify({ email: demoStaff[0].email, password: demoPassword }),
-  });
-  const cookie = signIn.headers.get("set-cookie")?.split(";")[0] ?? "";
   const result = await compare(
     async () => {
       const page = await fetch(`${base}/episodes/${episodeId}`, { headers: { cookie } });
@@ -98,7 +92,25 @@ async function stairRow(): Promise<Row> {
   };
 }
 
-const rows = [await decideRow(), ...(await searchRows()), await stairRow()];
+/** Signs in as the demo's clinician. @returns the cookie */
+async function signIn(base: string): Promise<string> {
+  const reply = await fetch(`${base}/api/sign-in`, {
+    method: "POST",
+    headers: { "content-type": "application/json", origin: base },
+    body: JSON.stringify({ email: demoStaff[0].email, password: demoPassword }),
+  });
+  return reply.headers.get("set-cookie")?.split(";")[0] ?? "";
+}
+
+const base = process.env["BENCH_URL"] ?? "";
+const cookie = await signIn(base);
+const rows = [
+  await decideRow(),
+  ...(await searchRows()),
+  await stairRow(base, cookie),
+  await gateRow(),
+  await trendRow(base, cookie),
+];
 await closePool();
 const [file] = process.argv.slice(2);
 const table = rows.map(({ what, baseline, oursMs, baselineMs, target }) => ({

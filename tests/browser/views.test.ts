@@ -22,6 +22,8 @@ beforeAll(async () => {
   servers = await startServers(1);
   browser = await startBrowser();
   person = await visitor(browser, servers.urls[0] as string);
+  // Without transitions a theme is there as soon as it is set, however busy the machine.
+  await person.page.emulateMedia({ reducedMotion: "reduce" });
   await signIn(person.page);
 });
 afterAll(async () => {
@@ -76,7 +78,10 @@ describe.each(Object.entries(views))("%s", (name, open) => {
     const violations = await page.evaluate(async () => {
       const checker = (window as unknown as { axe: typeof axe }).axe;
       const result = await checker.run(document, { runOnly: ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa"] });
-      return result.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 120)).join(" | ")}`);
+      return result.violations.map(
+        (v) =>
+          `${v.id}: ${v.nodes.map((n) => `${n.html.slice(0, 120)} ${n.any[0]?.message ?? ""}`).join(" | ")}`,
+      );
     });
     expect(violations).toEqual([]);
   });

@@ -96,7 +96,14 @@ export const CaseFile = Type.Object(
     asOf: instant,
     zone: Type.String({ minLength: 1, maxLength: 60 }),
     episode: Type.Object(
-      { id, involvedSide: InvolvedSide, onsetOn: date, surgeryOn: Type.Optional(date), startedAt: instant },
+      {
+        id,
+        involvedSide: InvolvedSide,
+        onsetOn: date,
+        surgeryOn: Type.Optional(date),
+        graft: Type.Optional(Type.String({ maxLength: 40 })),
+        startedAt: instant,
+      },
       closed,
     ),
     pathway: Pathway,

@@ -7,10 +7,12 @@ import { evaluateGate } from "~/core/gate/evaluate-gate";
 import { GateResult, type EffortDay, type Passing } from "~/core/gate/gate";
 import { standingResults } from "~/core/measure/measure";
 import { bestValue } from "~/core/measure/side-value";
+import { datedLimits } from "~/core/pathway/dated-limits";
 import { stageOf, type Stage } from "~/core/pathway/pathway";
 import { Lane } from "~/core/progression/body";
 import type { Exercise } from "~/core/progression/exercise";
 import { Prescription } from "~/core/progression/prescription";
+import type { Restriction } from "~/core/progression/restriction";
 import { judgeDay, type DayJudgement } from "~/core/response/judge-day";
 import { PainSchoolCode } from "~/core/response/pain-school";
 import { addDays, localDay } from "~/core/schedule/local-day";
@@ -107,6 +109,12 @@ export function schoolInForce(file: CaseFile): PainSchoolCode {
   return move ? stageOf(file.pathway, move.stage).school : "monitored";
 }
 
+/** Everything that limits this patient's exercises: own limits, the pathway's by the calendar, and the stage's. */
+export function limitsOf(file: CaseFile, stage: Stage): Restriction[] {
+  const { onsetOn, surgeryOn, graft } = file.episode;
+  return [...file.restrictions, ...datedLimits(file.pathway, surgeryOn ?? onsetOn, graft), ...stage.limits];
+}
+
 /** How gates are passed: as set last for this episode, else as the pathway says, else by the measured value. */
 export function passingInForce(file: CaseFile): Passing {
   return latest(file.passings ?? [], file.asOf)?.passing ?? file.pathway.passing ?? "point";
@@ -149,7 +157,7 @@ function decideInput(
     now: file.asOf,
     trainingDays: itemDays(days, item.id),
     changes: decisions.map((d) => d.signedChange).filter((c): c is SignedChange => c !== null),
-    restrictions: [...file.restrictions, ...stage.limits],
+    restrictions: limitsOf(file, stage),
     stopSignals: [],
     ...(maximumN === null ? {} : { maximumN }),
     ...(answeredAt === undefined ? {} : { answeredAt }),

@@ -1,7 +1,7 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { oneOf } from "~/core/dose/dose";
 import { Gate, Passing } from "~/core/gate/gate";
-import { Lane } from "~/core/progression/body";
+import { Lane, Region } from "~/core/progression/body";
 import { Source } from "~/core/progression/source";
 import { Restriction } from "~/core/progression/restriction";
 import { PainSchoolCode } from "~/core/response/pain-school";
@@ -34,12 +34,31 @@ export const Stage = Type.Object(
 );
 export type Stage = Static<typeof Stage>;
 
+/** A limit that begins and ends on a day counted from the operation or the injury. */
+export const TimedLimit = Type.Object(
+  {
+    fromDay: Type.Optional(Type.Integer({ minimum: 0, maximum: 1000 })),
+    untilDay: Type.Integer({ minimum: 1, maximum: 1000 }),
+    grafts: Type.Optional(Type.Array(Type.String({ maxLength: 40 }))),
+    limit: Restriction,
+    source: Source,
+  },
+  { additionalProperties: false },
+);
+export type TimedLimit = Static<typeof TimedLimit>;
+
 /** A pathway: stages in order, each but the last with the gate that lets a patient leave it. */
 export const Pathway = Type.Object(
   {
     code: Type.String({ minLength: 1, maxLength: 60 }),
     name: Type.String({ minLength: 1, maxLength: 120 }),
     siteLane: Lane,
+    region: Type.Optional(Region),
+    /** Operations after which it is used; a pathway without any follows an injury or a complaint. */
+    procedures: Type.Optional(Type.Array(Type.String({ maxLength: 60 }), { minItems: 1, maxItems: 10 })),
+    grafts: Type.Optional(Type.Array(Type.String({ maxLength: 40 }), { minItems: 1, maxItems: 8 })),
+    /** Limits that hold between two days counted from the operation (or the injury), for some grafts or for all. */
+    timedLimits: Type.Optional(Type.Array(TimedLimit, { maxItems: 20 })),
     /** What the minimum times of its gates count from; the injury unless it says the operation. */
     countsFrom: Type.Optional(oneOf(["injury", "surgery"])),
     /** How its gates are passed unless the patient's own setting says otherwise. */

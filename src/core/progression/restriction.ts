@@ -1,6 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { oneOf } from "~/core/dose/dose";
-import { BodyPosition, ForbidCode } from "./body";
+import { BodyPosition, ForbidCode, Lane, Phase } from "./body";
 import type { Exercise, Variant } from "./exercise";
 import { jointArc } from "./joint-arc";
 import { knobByName } from "./knob";
@@ -42,6 +42,14 @@ export const Restriction = Type.Union([
   ),
   Type.Object({ kind: Type.Literal("position"), cannot: Type.Array(BodyPosition), ...common }, closed),
   Type.Object({ kind: Type.Literal("variants"), allowed: Type.Array(Type.String()), ...common }, closed),
+  Type.Object(
+    {
+      kind: Type.Literal("phases"),
+      lanes: Type.Array(Type.Object({ lane: Lane, phases: Type.Array(Phase) }, closed)),
+      ...common,
+    },
+    { ...closed, description: "Work of these lanes stays within these phases" },
+  ),
   Type.Object({ kind: Type.Literal("forbid"), codes: Type.Array(ForbidCode), ...common }, closed),
 ]);
 export type Restriction = Static<typeof Restriction>;
@@ -75,6 +83,10 @@ const broken: Checks = {
   },
   position: ({ cannot }, { variant }) => cannot.includes(variant.position),
   variants: ({ allowed }, { prescription }) => !allowed.includes(prescription.variantId),
+  phases: ({ lanes }, { variant: { phase }, exercise }) => {
+    const entry = lanes.find(({ lane }) => lane === exercise.lane);
+    return entry !== undefined && phase !== undefined && !entry.phases.includes(phase);
+  },
   forbid: ({ codes }, { exercise }) => codes.some((code) => exercise.forbiddenBy?.includes(code)),
 };
 

@@ -6,9 +6,14 @@ import { verdictLook } from "./verdict-look";
 /** Every criterion: value, threshold, verdict with its error, when it was taken and where the threshold comes from. */
 export default function CriterionTable({ view }: { view: GateView }) {
   return (
-    <div className="bg-base-100 border-base-300 rounded-box mt-3 overflow-x-auto border print:border-0">
+    <div
+      className="bg-base-100 border-base-300 rounded-box relative mt-3 overflow-x-auto border print:border-0"
+      role="region"
+      aria-label={t("gate.criterion")}
+      tabIndex={0}
+    >
       <table className="w-full text-sm" data-testid="criteria">
-        <thead className="bg-base-200 text-left">
+        <thead className="bg-base-200 text-left max-sm:hidden">
           <tr>
             <th scope="col" className="px-3 py-2">
               {t("gate.criterion")}
@@ -47,8 +52,11 @@ function Line({
   const { Icon, tone } = verdictLook[criterion.verdict];
   const { probability, low95, high95, early, note } = criterion;
   return (
-    <tr className="border-base-300 border-t align-top" data-testid={`criterion-${criterion.id}`}>
-      <td className="px-3 py-2">
+    <tr
+      className="border-base-300 border-t align-top max-sm:grid max-sm:grid-cols-2"
+      data-testid={`criterion-${criterion.id}`}
+    >
+      <td className="px-3 py-2 max-sm:col-span-2">
         <p className="font-medium">
           {criterion.name}
           {!criterion.required && (
@@ -61,7 +69,7 @@ function Line({
           {source && saySource(source)}
         </p>
       </td>
-      <td className="px-2 py-2 text-right whitespace-nowrap">
+      <td className="px-2 py-2 text-right whitespace-nowrap max-sm:px-3 max-sm:text-left max-sm:whitespace-normal">
         <span className="font-semibold">
           {criterion.value === null ? "–" : sayQuantity(criterion.value, criterion.unit)}
         </span>
@@ -76,10 +84,10 @@ function Line({
           </span>
         )}
       </td>
-      <td className="px-2 py-2 text-right whitespace-nowrap">
+      <td className="px-2 py-2 text-right whitespace-nowrap max-sm:px-3 max-sm:text-left max-sm:whitespace-normal">
         {`${criterion.comparison === ">=" ? "≥" : "≤"} ${sayQuantity(criterion.threshold, criterion.unit)}`}
       </td>
-      <td className={`px-2 py-2 ${tone}`}>
+      <td className={`px-2 py-2 max-sm:px-3 ${tone}`}>
         <span className="inline-flex items-center gap-1 font-medium">
           <Icon className="size-4 shrink-0" aria-hidden /> {t(`criterion.${criterion.verdict}`)}
         </span>
@@ -89,7 +97,7 @@ function Line({
           </span>
         )}
       </td>
-      <td className="px-3 py-2 text-right whitespace-nowrap">
+      <td className="px-3 py-2 text-right whitespace-nowrap max-sm:text-left">
         {criterion.takenOn ? sayDate(criterion.takenOn) : "–"}
         {criterion.ageDays !== null && (
           <span className="block text-xs">{t("gate.age", { days: criterion.ageDays })}</span>

@@ -19,10 +19,10 @@ const half: readonly Part[] = [
   { name: "shoulder", x: 54, y: 34, w: 20, h: 14, r: 6 },
   { name: "arm", x: 66, y: 50, w: 10, h: 52, r: 5 },
   { name: "trunk", x: 51, y: 50, w: 14, h: 34, r: 4 },
-  { name: "hip", x: 57, y: 86, w: 12, h: 16, r: 5 },
-  { name: "groin", x: 51, y: 94, w: 6, h: 14, r: 3 },
-  { name: "thigh-outer", x: 60, y: 104, w: 8, h: 42, r: 4 },
-  { name: "thigh-inner", x: 52, y: 110, w: 7, h: 36, r: 3 },
+  { name: "hip", x: 60, y: 86, w: 11, h: 18, r: 5 },
+  { name: "groin", x: 50.5, y: 86, w: 9, h: 20, r: 3 },
+  { name: "thigh-outer", x: 61, y: 106, w: 9, h: 40, r: 4 },
+  { name: "thigh-inner", x: 51, y: 108, w: 9, h: 38, r: 4 },
   { name: "knee", x: 53, y: 148, w: 14, h: 16, r: 6 },
   { name: "shin", x: 54, y: 166, w: 12, h: 42, r: 5 },
   { name: "ankle", x: 55, y: 210, w: 10, h: 9, r: 4 },
@@ -39,7 +39,7 @@ export default function BodyOutline({ marks, onMarks }: Props) {
     <div className="flex gap-3" role="group" aria-label={t("body.title")}>
       {views.map((view) => (
         <figure key={view}>
-          <svg viewBox="20 4 60 232" className="h-72" role="group" aria-label={t(`body.${view}`)}>
+          <svg viewBox="20 4 60 232" className="h-112" role="group" aria-label={t(`body.${view}`)}>
             <circle cx={50} cy={18} r={10} className="fill-base-300" />
             <rect x={46} y={28} width={8} height={8} className="fill-base-300" />
             {half.flatMap((part) =>

@@ -83,7 +83,12 @@ export default function EntryGrid({ view, measures, draft, rowOf, onRow, onRemov
     return <p className="bg-base-100 border-base-300 rounded-box border p-4">{t("measures.emptyGrid")}</p>;
   }
   return (
-    <div className="bg-base-100 border-base-300 rounded-box overflow-x-auto border">
+    <div
+      className="bg-base-100 border-base-300 rounded-box relative overflow-x-auto border"
+      role="region"
+      aria-label={t("measures.measure")}
+      tabIndex={-1}
+    >
       <table className="w-full" onKeyDown={onKeyDown} onPaste={onPaste} data-testid="entry-grid">
         <thead className="bg-base-200 text-sm">
           <tr>

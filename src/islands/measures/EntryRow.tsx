@@ -48,104 +48,116 @@ export default function EntryRow({
   const lastWay = status?.left?.way ?? status?.right?.way ?? status?.none?.way ?? null;
 
   return (
-    <tr className="border-base-300 border-t align-top" data-testid={`row-${measure.code}`}>
-      <th scope="row" className="max-w-56 px-3 py-2 text-left font-normal">
-        <button type="button" className="flex items-start gap-1 text-left font-semibold" onClick={onTrend}>
-          {measure.name}
-          <ChartLine className="mt-0.5 size-4 shrink-0" aria-label={t("measures.trend")} />
-        </button>
-        {measure.entryUnits && measure.entryUnits.length > 1 ? (
-          <select
-            className="select select-sm mt-1 w-24"
-            aria-label={t("measures.unitOf", { name: measure.name })}
-            value={row.unit}
-
-            onChange={(event) => onRow({ ...row, unit: event.target.value })}
+    <>
+      <tr className="border-base-300 border-t align-top" data-testid={`row-${measure.code}`}>
+        <th scope="row" className="max-w-56 px-3 py-2 text-left font-normal">
+          <button
+            type="button"
+            className="flex min-h-11 items-start gap-1 text-left font-semibold"
+            onClick={onTrend}
           >
-            {measure.entryUnits.map(({ unit }) => (
-              <option key={unit} value={unit}>
-                {label("unit", unit)}
-              </option>
-            ))}
-          </select>
-        ) : (
-          <span className="text-base-content/75 text-sm">
-            {label("unit", row.unit) || t("measures.count")}
-          </span>
-        )}
-        {unusual && (
-          <label className="mt-1 flex min-h-8 items-center gap-2 text-sm">
-            <input
-              type="checkbox"
-              className="checkbox checkbox-sm"
-              checked={row.meant}
-              onChange={(event) => onRow({ ...row, meant: event.target.checked })}
-            />
-            <span className="text-warning font-medium">{t("measures.meant")}</span>
-          </label>
-        )}
-      </th>
-      {measure.sides === "none" ? (
-        <td colSpan={2} className="px-2 py-2">
-          {measure.code === "pain-drawing" ? (
-            <BodyOutline
-              marks={row.sides.none?.marks ?? []}
-              onMarks={(marks) => changeSide("none", { marks, trials: [String(marks.length)] })}
-            />
-          ) : (
-            cells("none")
-          )}
-        </td>
-      ) : (
-        <>
-          <td className="px-2 py-2">{cells("left")}</td>
-          <td className="px-2 py-2">{cells("right")}</td>
-        </>
-      )}
-      <td className="px-2 py-2 text-sm">
-        <RowReading measure={measure} readings={readings} status={status} involvedSide={involvedSide} />
-        {measure.group === "limits" &&
-          sides.map((side) => (
+            {measure.name}
+            <ChartLine className="mt-0.5 size-4 shrink-0" aria-label={t("measures.trend")} />
+          </button>
+          {measure.entryUnits && measure.entryUnits.length > 1 ? (
             <select
-              key={side}
-              className="select select-sm mt-1 w-full"
-              aria-label={t("measures.limitOf", { name: measure.name, side: label("side", side) })}
-              value={row.sides[side]?.limit ?? "none"}
-              onChange={(event) => changeSide(side, { limit: event.target.value })}
+              className="select mt-1 w-24"
+              aria-label={t("measures.unitOf", { name: measure.name })}
+              value={row.unit}
+
+              onChange={(event) => onRow({ ...row, unit: event.target.value })}
             >
-              {limitKinds.map((kind) => (
-                <option key={kind} value={kind}>
-                  {t(`limit.${kind}`)}
+              {measure.entryUnits.map(({ unit }) => (
+                <option key={unit} value={unit}>
+                  {label("unit", unit)}
                 </option>
               ))}
             </select>
-          ))}
-        {measure.ways && (
-          <select
-            className="select select-sm mt-1 w-full max-w-64 pe-8 text-ellipsis"
-            aria-label={t("measures.wayOf", { name: measure.name })}
-            value={row.way}
-            onChange={(event) => onRow({ ...row, way: event.target.value })}
-          >
-            {measure.ways.map((way) => (
-              <option key={way}>{way}</option>
+          ) : (
+            <span className="text-base-content/75 text-sm">
+              {label("unit", row.unit) || t("measures.count")}
+            </span>
+          )}
+          {unusual && (
+            <label className="mt-1 flex min-h-8 items-center gap-2 text-sm">
+              <input
+                type="checkbox"
+                className="checkbox checkbox-sm"
+                checked={row.meant}
+                onChange={(event) => onRow({ ...row, meant: event.target.checked })}
+              />
+              <span className="text-warning font-medium">{t("measures.meant")}</span>
+            </label>
+          )}
+        </th>
+        {measure.sides === "none" ? (
+          <td colSpan={2} className="px-2 py-2">
+            {measure.code === "pain-drawing" ? (
+              <BodyOutline
+                marks={row.sides.none?.marks ?? []}
+                onMarks={(marks) => changeSide("none", { marks, trials: [String(marks.length)] })}
+              />
+            ) : (
+              cells("none")
+            )}
+          </td>
+        ) : (
+          <>
+            <td className="px-2 py-2">{cells("left")}</td>
+            <td className="px-2 py-2">{cells("right")}</td>
+          </>
+        )}
+        <td className="px-2 py-2 text-sm">
+          <RowReading measure={measure} readings={readings} status={status} involvedSide={involvedSide} />
+          {measure.group === "limits" &&
+            sides.map((side) => (
+              <select
+                key={side}
+                className="select mt-1 w-full"
+                aria-label={t("measures.limitOf", { name: measure.name, side: label("side", side) })}
+                value={row.sides[side]?.limit ?? "none"}
+                onChange={(event) => changeSide(side, { limit: event.target.value })}
+              >
+                {limitKinds.map((kind) => (
+                  <option key={kind} value={kind}>
+                    {t(`limit.${kind}`)}
+                  </option>
+                ))}
+              </select>
             ))}
-          </select>
-        )}
-        {lastWay !== null && row.way !== "" && lastWay !== row.way && (
-          <p className="text-warning mt-1">{t("measures.wayChanged", { way: lastWay })}</p>
-        )}
-      </td>
-      <td className="py-2 pr-2">
-        <button
-          type="button"
-          className="btn btn-ghost btn-square"
-          aria-label={t("measures.removeOf", { name: measure.name })}
-          onClick={onRemove}
-        >
-          <X className="size-5" aria-hidden />
-        </button>
-      </td>
-    </tr>
+        </td>
+        <td className="py-2 pr-2">
+          <button
+            type="button"
+            className="btn btn-ghost btn-square"
+            aria-label={t("measures.removeOf", { name: measure.name })}
+            onClick={onRemove}
+          >
+            <X className="size-5" aria-hidden />
+          </button>
+        </td>
+      </tr>
+      {measure.ways && (
+        <tr className="align-top">
+          <td />
+          <td colSpan={3} className="px-2 pb-2 text-sm">
+            <select
+              className="select w-full max-w-xl"
+              aria-label={t("measures.wayOf", { name: measure.name })}
+              value={row.way}
+              onChange={(event) => onRow({ ...row, way: event.target.value })}
+            >
+              {measure.ways.map((way) => (
+                <option key={way}>{way}</option>
+              ))}
+            </select>
+            {lastWay !== null && row.way !== "" && lastWay !== row.way && (
+              <p className="text-warning mt-1">{t("measures.wayChanged", { way: lastWay })}</p>
+            )}
+          </td>
+          <td />
+        </tr>
+      )}
+    </>
   );
 }

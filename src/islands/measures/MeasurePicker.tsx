@@ -60,13 +60,13 @@ export default function MeasurePicker({ view, measures, chosen, onAdd }: Props) 
           if (own.length === 0) return null;
           return (
             <details key={group} open={words !== ""}>
-              <summary className="min-h-10 cursor-pointer py-2 font-medium">{t(`group.${group}`)}</summary>
+              <summary className="min-h-11 cursor-pointer py-2 font-medium">{t(`group.${group}`)}</summary>
               <ul>
                 {own.map((measure) => (
                   <li key={measure.code}>
                     <button
                       type="button"
-                      className="hover:bg-base-200 flex min-h-10 w-full items-center gap-2 rounded px-1 text-left text-sm"
+                      className="hover:bg-base-200 flex min-h-11 w-full items-center gap-2 rounded px-1 text-left text-sm"
                       disabled={chosen.includes(measure.code)}
                       onClick={() => onAdd(measure.code)}
                     >

@@ -17,7 +17,7 @@ const look: Record<LineRole, { stroke: string; fill: string; dash?: string; mark
 /** Both sides over time with their error bands, thresholds, early reference, stages above and sessions beneath. */
 export default function TrendChart({ trend }: { trend: TrendView }) {
   const box = useRef<HTMLDivElement>(null);
-  const [width, setWidth] = useState(900);
+  const [width, setWidth] = useState(340);
   const [at, setAt] = useState<number | null>(null);
   useEffect(() => {
     const watch = new ResizeObserver(([entry]) => entry && setWidth(Math.max(340, entry.contentRect.width)));

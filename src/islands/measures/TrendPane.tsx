@@ -30,12 +30,15 @@ export default function TrendPane({ episodeId, code, version, onClose }: Props) 
       if (!current) return;
       if (answer.ok) setTrend(answer.value);
       else setProblem(answer.problem);
-      box.current?.scrollIntoView({ block: "nearest" });
     });
     return () => {
       current = false;
     };
   }, [episodeId, code, version]);
+
+  useEffect(() => {
+    if (trend) box.current?.scrollIntoView({ block: "nearest" });
+  }, [trend]);
 
   const svg = () => box.current?.querySelector<SVGSVGElement>("svg[data-chart]") ?? null;
   const name = `${code}-trend`;

@@ -48,7 +48,7 @@ function CriterionLine({ criterion }: { criterion: Criterion }) {
       <td className="py-1 pr-2 text-right font-semibold whitespace-nowrap">
         {criterion.value === null ? "–" : sayQuantity(criterion.value, criterion.unit)}
         {criterion.early && (
-          <span className="text-base-content/75 block text-xs font-normal">
+          <span className="text-base-content/75 block text-xs font-normal whitespace-normal">
             {t("gate.early", {
               percent: sayNumber(criterion.early.percent),
               kind: t(`early.${criterion.early.kind}`),

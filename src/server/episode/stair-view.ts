@@ -1,6 +1,6 @@
 import type { StairItem, StairView } from "~/core/interchange/contract";
 import { caseDays } from "~/core/interchange/case-days";
-import { reviewCase, schoolInForce, type CaseReview } from "~/core/interchange/review-case";
+import { limitsOf, reviewCase, schoolInForce, type CaseReview } from "~/core/interchange/review-case";
 import { stageOf } from "~/core/pathway/pathway";
 import { alternatives } from "~/core/progression/alternatives";
 import { variantOf } from "~/core/progression/exercise";
@@ -18,7 +18,7 @@ export function stairView(staff: StaffContext, loaded: LoadedCase, preview?: Pai
   const stage = stageOf(file.pathway, review.stage);
   const today = localDay(file.asOf, file.zone);
   const { bornOn, ...person } = head.person;
-  const limits = [...file.restrictions, ...stage.limits];
+  const limits = limitsOf(file, stage);
   return {
     episodeId: head.id,
     version: head.version,

@@ -1,6 +1,6 @@
 import { v7 as uuid } from "uuid";
 import { doseProblems } from "~/core/dose/dose-problems";
-import { reviewCase } from "~/core/interchange/review-case";
+import { limitsOf, reviewCase } from "~/core/interchange/review-case";
 import type { EndingBody, ItemBody, PlanWritten } from "~/core/interchange/plan-contract";
 import type { FieldProblem } from "~/core/interchange/validate";
 import { stageOf } from "~/core/pathway/pathway";
@@ -96,7 +96,7 @@ function planProblems(
   const already = file.items.some((item) => item.exerciseId === exercise.id && item.endedAt === undefined);
   if (already) return [{ path: "/exerciseId", problem: "is in the plan already" }];
   const stage = stageOf(file.pathway, reviewCase(file).stage);
-  const limits = [...file.restrictions, ...stage.limits];
+  const limits = limitsOf(file, stage);
   const stop = obstacle(prescription, variant, exercise, limits, localDay(file.asOf, file.zone));
   return stop ? [{ path: "/variantId", problem: `is blocked: ${stop.says}` }] : [];
 }

@@ -1,7 +1,7 @@
 import { doseMinutes } from "~/core/dose/dose-minutes";
 import { planMinutes } from "~/core/dose/plan-minutes";
 import type { NextStep, PlanItem, PlanView } from "~/core/interchange/plan-contract";
-import { reviewCase, type ItemReview } from "~/core/interchange/review-case";
+import { limitsOf, reviewCase, type ItemReview } from "~/core/interchange/review-case";
 import { stageOf } from "~/core/pathway/pathway";
 import { easier } from "~/core/progression/easier";
 import { variantOf, type Exercise } from "~/core/progression/exercise";
@@ -24,7 +24,7 @@ export async function readPlan(staff: StaffContext, episodeId: string): Promise<
 export function planView(staff: StaffContext, { head, file }: LoadedCase): PlanView {
   const review = reviewCase(file);
   const stage = stageOf(file.pathway, review.stage);
-  const limits = [...file.restrictions, ...stage.limits];
+  const limits = limitsOf(file, stage);
   const today = localDay(file.asOf, file.zone);
   const items = review.items.map((item) => planItem(item, exerciseOf(file.exercises, item), limits, today));
   const filled = new Set(items.map((item) => item.lane));

@@ -178,7 +178,7 @@ function nextKnob(view: RecordView): Unmet[] {
 export function closesLane(next: Harder): boolean {
   return (
     next.found === "restriction" &&
-    next.restriction.kind === "variants" &&
+    (next.restriction.kind === "variants" || next.restriction.kind === "phases") &&
     next.restriction.origin === "stage"
   );
 }

@@ -9,6 +9,7 @@ GRANT SELECT, INSERT, UPDATE, DELETE ON sign_in_limits TO {{app}};
 GRANT SELECT, INSERT, UPDATE, DELETE ON leases TO {{app}};
 GRANT SELECT, INSERT, UPDATE ON people TO {{app}};
 GRANT SELECT, INSERT, UPDATE ON episodes TO {{app}};
+GRANT SELECT, INSERT, UPDATE, DELETE ON intake_drafts TO {{app}};
 -- Facts: append only
 GRANT SELECT, INSERT ON definitions TO {{app}};
 GRANT SELECT, INSERT ON episode_definitions TO {{app}};
@@ -28,3 +29,4 @@ GRANT SELECT, INSERT ON catalogue_changes TO {{app}};
 GRANT SELECT, INSERT ON item_endings TO {{app}};
 GRANT SELECT, INSERT ON measure_visits TO {{app}};
 GRANT SELECT, INSERT ON passing_settings TO {{app}};
+GRANT SELECT, INSERT ON intakes TO {{app}};

@@ -10,6 +10,7 @@ type About = Pick<Stage, "name" | "aim" | "expect"> & {
   readonly caution?: string;
   readonly limits?: readonly Restriction[];
   readonly gate?: Gate;
+  readonly beforeSurgery?: boolean;
 };
 
 /**
@@ -25,7 +26,7 @@ export function stage(pathway: string, code: string, about: About): Stage {
     origin: "stage",
     says: "this belongs to a later stage",
   };
-  const { name, aim, expect, caution, gate, limits = [] } = about;
+  const { name, aim, expect, caution, gate, beforeSurgery, limits = [] } = about;
   return {
     code,
     name,
@@ -40,6 +41,7 @@ export function stage(pathway: string, code: string, about: About): Stage {
     })),
     limits: [...need.limits, ...limits, phases],
     ...(caution === undefined ? {} : { caution }),
+    ...(beforeSurgery === undefined ? {} : { beforeSurgery }),
     ...(gate === undefined ? {} : { gate }),
   };
 }

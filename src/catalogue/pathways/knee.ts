@@ -155,6 +155,7 @@ export const ligamentPathway: Pathway = {
   stages: [
     stage("ligament-reconstruction", "before-surgery", {
       name: "Before surgery",
+      beforeSurgery: true,
       aim: "Full extension, a quiet knee, strong thighs; measure the other side now.",
       expect: "What you bring into the operation you have after it.",
       gate: gate(

@@ -27,6 +27,8 @@ export const Stage = Type.Object(
     ),
     limits: Type.Array(Restriction, { maxItems: 20 }),
     caution: Type.Optional(Type.String({ maxLength: 240 })),
+    /** A stage for the time before an operation; nobody is placed there afterwards. */
+    beforeSurgery: Type.Optional(Type.Boolean()),
     /** The gate out of this stage; the last stage has none. */
     gate: Type.Optional(Gate),
   },

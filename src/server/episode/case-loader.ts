@@ -82,6 +82,7 @@ export async function loadCases(
         involvedSide: head.involvedSide,
         onsetOn: head.onsetOn,
         ...(head.surgeryOn === null ? {} : { surgeryOn: head.surgeryOn }),
+        ...(head.graft === null ? {} : { graft: head.graft }),
         startedAt: head.startedAt,
       },
       pathway,

@@ -9,13 +9,15 @@ export interface EpisodeHead {
   readonly involvedSide: "left" | "right" | "both";
   readonly onsetOn: string;
   readonly surgeryOn: string | null;
+  readonly graft: string | null;
+  readonly targetOn: string | null;
   readonly pathwayHash: string;
   readonly startedAt: string;
   readonly person: { givenName: string; familyName: string; bornOn: string; activity: string };
 }
 
 const headColumns = `
-  e.id, e.version, e.diagnosis_text, e.involved_side, e.onset_on, e.surgery_on, e.pathway_hash, e.started_at,
+  e.id, e.version, e.diagnosis_text, e.involved_side, e.onset_on, e.surgery_on, e.graft, e.target_on, e.pathway_hash, e.started_at,
   p.given_name, p.family_name, p.born_on, p.activity`;
 
 /** Active episodes of a clinic. */
@@ -68,6 +70,8 @@ export interface NewEpisode {
   readonly involvedSide: "left" | "right" | "both";
   readonly onsetOn: string;
   readonly surgeryOn?: string | undefined;
+  readonly graft?: string | undefined;
+  readonly targetOn?: string | undefined;
   readonly pathwayHash: string;
   readonly startedAt: string;
 }
@@ -75,9 +79,9 @@ export interface NewEpisode {
 export async function insertEpisode(db: Queryable, clinicId: string, episode: NewEpisode): Promise<void> {
   await db.execute(
     `INSERT INTO episodes
-       (clinic_id, id, person_id, region, diagnosis_text, involved_side, onset_on, surgery_on, pathway_hash,
-        started_at)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+       (clinic_id, id, person_id, region, diagnosis_text, involved_side, onset_on, surgery_on, graft, target_on,
+        pathway_hash, started_at)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
     [
       clinicId,
       episode.id,
@@ -87,6 +91,8 @@ export async function insertEpisode(db: Queryable, clinicId: string, episode: Ne
       episode.involvedSide,
       episode.onsetOn,
       episode.surgeryOn ?? null,
+      episode.graft ?? null,
+      episode.targetOn ?? null,
       episode.pathwayHash,
       toDatabaseTime(episode.startedAt),
     ],
@@ -121,6 +127,8 @@ function toHead(row: RowDataPacket): EpisodeHead {
     involvedSide: row["involved_side"],
     onsetOn: row["onset_on"],
     surgeryOn: row["surgery_on"],
+    graft: row["graft"],
+    targetOn: row["target_on"],
     pathwayHash: row["pathway_hash"],
     startedAt: fromDatabaseTime(row["started_at"]),
     person: {

@@ -3,6 +3,7 @@ import { allCalculations } from "~/catalogue/calculations";
 import { CaseFile } from "~/core/interchange/case-file";
 import * as contract from "~/core/interchange/contract";
 import { ExerciseFile } from "~/core/interchange/exercise-file";
+import * as intake from "~/core/interchange/intake-contract";
 import * as measure from "~/core/interchange/measure-contract";
 import * as plan from "~/core/interchange/plan-contract";
 import { Type } from "@sinclair/typebox";
@@ -52,6 +53,33 @@ export const operations: readonly Operation[] = [
   write("passing", "Set how this patient's gates are passed", measure.PassingBody, measure.GateWritten),
   write("items", "Put an exercise into the plan", plan.ItemBody, plan.PlanWritten),
   write("endings", "Take an item out of the plan", plan.EndingBody, plan.PlanWritten),
+  {
+    method: "post",
+    path: "/api/intakes",
+    summary: "Sign an intake: person, episode, stage and plan",
+    body: intake.IntakeBody,
+    answer: intake.IntakeWritten,
+  },
+  {
+    method: "post",
+    path: "/api/intakes/placing",
+    summary: "Propose stage and plan; nothing is stored",
+    body: intake.PlacingBody,
+    answer: intake.PlacingAnswer,
+  },
+  {
+    method: "get",
+    path: "/api/intakes/drafts",
+    summary: "Unfinished intakes",
+    answer: intake.DraftList,
+  },
+  {
+    method: "post",
+    path: "/api/intakes/drafts",
+    summary: "Keep an unfinished intake",
+    body: intake.DraftBody,
+    answer: Type.Object({ id: Type.String(), savedAt: Type.String() }),
+  },
   {
     method: "get",
     path: "/api/exercises",

@@ -1,0 +1,147 @@
+import { Type, type Static } from "@sinclair/typebox";
+import { oneOf } from "~/core/dose/dose";
+import type { FieldProblem } from "~/core/interchange/validate";
+import { InvolvedSide } from "~/core/measure/side-value";
+import type { Pathway } from "~/core/pathway/pathway";
+import { BodyPosition } from "~/core/progression/body";
+import { kitByCode } from "~/core/progression/kit";
+import { Restriction } from "~/core/progression/restriction";
+import { PainSchoolCode } from "~/core/response/pain-school";
+
+const closed = { additionalProperties: false };
+const date = Type.String({ format: "date" });
+const words = (maxLength: number) => Type.String({ minLength: 1, maxLength, pattern: "\\S" });
+
+export const causes = ["weakness", "sudden-load", "technique", "return-too-soon", "unknown"] as const;
+export const medicines = ["blood-thinner", "steroid", "quinolone"] as const;
+export const illnesses = [
+  "diabetes",
+  "heart",
+  "lung",
+  "osteoporosis",
+  "inflammatory",
+  "pregnancy",
+  "low-energy-intake",
+] as const;
+export const irritabilities = ["low", "moderate", "high"] as const;
+
+/** What is asked before the first exercise, in the order of the work. */
+export const Intake = Type.Object(
+  {
+    person: Type.Object(
+      { givenName: words(80), familyName: words(80), bornOn: date, activity: words(120) },
+      closed,
+    ),
+    pathway: words(60),
+    diagnosis: words(160),
+    involvedSide: InvolvedSide,
+    onsetOn: date,
+    cause: oneOf(causes),
+    surgery: Type.Optional(
+      Type.Object({ on: date, procedure: words(60), graft: Type.Optional(words(40)) }, closed),
+    ),
+    /** The surgeon's limits as a timeline. */
+    limits: Type.Array(Restriction, { maxItems: 20 }),
+    redFlags: Type.Array(words(40), { maxItems: 20 }),
+    medicines: Type.Array(oneOf(medicines), { maxItems: 10 }),
+    illnesses: Type.Array(oneOf(illnesses), { maxItems: 10 }),
+    fellLastYear: Type.Boolean(),
+    reachesFloor: Type.Boolean(),
+    history: Type.Optional(Type.String({ maxLength: 1000 })),
+    tasks: Type.Array(
+      Type.Object({ text: words(120), rating: Type.Integer({ minimum: 0, maximum: 10 }) }, closed),
+      { maxItems: 3 },
+    ),
+    targetOn: Type.Optional(date),
+    daysPerWeek: Type.Integer({ minimum: 1, maximum: 7 }),
+    minutesPerDay: Type.Integer({ minimum: 5, maximum: 180 }),
+    kit: Type.Array(words(40), { maxItems: 60 }),
+    cannotPositions: Type.Array(BodyPosition, { maxItems: 7 }),
+    irritability: oneOf(irritabilities),
+    school: Type.Optional(PainSchoolCode),
+    consent: Type.Boolean(),
+  },
+  closed,
+);
+export type Intake = Static<typeof Intake>;
+
+/**
+ * What is wrong with an intake beyond its schema, by field: dates that cannot be, a graft that does not go with the
+ * procedure, limits that end before they start, a target in the past, no consent.
+ *
+ * @param pathway the pathway it names, or null when there is none of that code
+ * @param today local date of the clinic
+ */
+export function intakeProblems(intake: Intake, pathway: Pathway | null, today: string): FieldProblem[] {
+  const { person, onsetOn, surgery, limits, targetOn, kit, consent } = intake;
+  const when = (wrong: boolean, path: string, problem: string) => (wrong ? [{ path, problem }] : []);
+  if (!pathway) return [{ path: "/pathway", problem: "is not a pathway of this clinic" }];
+  const { procedures = [], grafts = [] } = pathway;
+  return [
+    ...when(person.bornOn >= today, "/person/bornOn", "lies in the future"),
+    ...when(onsetOn > today, "/onsetOn", "lies in the future"),
+    ...when(onsetOn <= person.bornOn, "/onsetOn", "lies before this person was born"),
+    ...when(!consent, "/consent", "is needed before anything is kept"),
+    ...when(targetOn !== undefined && targetOn <= today, "/targetOn", "lies in the past"),
+    ...when(surgery !== undefined && surgery.on < onsetOn, "/surgery/on", "lies before the injury"),
+    ...when(
+      surgery !== undefined && surgery.on > today && !hasStageBefore(pathway),
+      "/surgery/on",
+      "lies in the future",
+    ),
+    ...when(surgery !== undefined && procedures.length === 0, "/surgery", "does not go with this pathway"),
+    ...when(
+      surgery === undefined && procedures.length > 0 && !hasStageBefore(pathway),
+      "/surgery",
+      "is missing: this pathway follows an operation",
+    ),
+    ...when(
+      surgery !== undefined && procedures.length > 0 && !procedures.includes(surgery.procedure),
+      "/surgery/procedure",
+      `must be one of: ${procedures.join(", ")}`,
+    ),
+    ...when(
+      surgery?.graft !== undefined && !grafts.includes(surgery.graft),
+      "/surgery/graft",
+      grafts.length === 0 ? "does not go with this procedure" : `must be one of: ${grafts.join(", ")}`,
+    ),
+    ...when(
+      surgery !== undefined && grafts.length > 0 && surgery.graft === undefined,
+      "/surgery/graft",
+      "is missing: the weeks depend on it",
+    ),
+    ...limits.flatMap((limit, i) =>
+      when(
+        limit.from !== undefined && limit.until !== undefined && limit.until < limit.from,
+        `/limits/${i}/until`,
+        "ends before it starts",
+      ),
+    ),
+    ...kit.flatMap((piece, i) => when(!kitByCode(piece), `/kit/${i}`, `${piece} is not a piece of kit`)),
+  ];
+}
+
+function hasStageBefore({ stages }: Pathway): boolean {
+  return stages.some((stage) => stage.beforeSurgery);
+}
+
+/** Limits that follow from who the person is: kit at hand and positions they cannot take. */
+export function personalLimits({ kit, cannotPositions, reachesFloor }: Intake): Restriction[] {
+  const floor = reachesFloor
+    ? []
+    : (["supine", "prone", "side-lying", "kneeling", "hands-and-knees"] as const);
+  const cannot = [...new Set([...cannotPositions, ...floor])];
+  return [
+    { kind: "kit", available: kit, origin: "kit", says: "not among the kit at hand" },
+    ...(cannot.length > 0
+      ? [
+          {
+            kind: "position" as const,
+            cannot,
+            origin: "person" as const,
+            says: "this person cannot take that position",
+          },
+        ]
+      : []),
+  ];
+}

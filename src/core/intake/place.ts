@@ -1,0 +1,247 @@
+import { Type, type Static } from "@sinclair/typebox";
+import { doseMinutes, DoseMinutesOutput } from "~/core/dose/dose-minutes";
+import { planMinutes } from "~/core/dose/plan-minutes";
+import { oneOf } from "~/core/dose/dose";
+import { evaluateGate } from "~/core/gate/evaluate-gate";
+import type { Measure, MeasureResult } from "~/core/measure/measure";
+import { datedLimits } from "~/core/pathway/dated-limits";
+import type { Pathway, Stage } from "~/core/pathway/pathway";
+import { Lane, phases, type Phase } from "~/core/progression/body";
+import { firstPrescription, type Exercise, type Variant } from "~/core/progression/exercise";
+import { Prescription } from "~/core/progression/prescription";
+import { obstacle, type Restriction } from "~/core/progression/restriction";
+import { sidesOf } from "~/core/progression/sides-of";
+import { daysBetween } from "~/core/schedule/local-day";
+import { personalLimits, type Intake } from "./intake";
+
+const Reason = Type.Object({
+  code: oneOf([
+    "time",
+    "criteria",
+    "first-stage",
+    "last-stage",
+    "irritability",
+    "kit",
+    "few-sets",
+    "none-fits",
+  ]),
+  values: Type.Record(Type.String(), Type.Union([Type.String(), Type.Number()])),
+});
+export type PlacingReason = Static<typeof Reason>;
+
+const PlacedItem = Type.Object({
+  exerciseId: Type.String(),
+  exerciseName: Type.String(),
+  variantId: Type.String(),
+  variantName: Type.String(),
+  prescription: Prescription,
+  time: DoseMinutesOutput,
+});
+export type PlacedItem = Static<typeof PlacedItem>;
+
+export const PlacedLane = Type.Object({
+  lane: Lane,
+  chosen: Type.Union([PlacedItem, Type.Null()]),
+  alternatives: Type.Array(PlacedItem),
+  reasons: Type.Array(Reason),
+});
+export type PlacedLane = Static<typeof PlacedLane>;
+
+/** Where somebody would be placed, why, and one exercise for each lane of that stage. */
+export const Placing = Type.Object({
+  stage: Type.String(),
+  reasons: Type.Array(Reason),
+  lanes: Type.Array(PlacedLane),
+  minutes: Type.Number(),
+  fits: Type.Boolean(),
+  /** Whole weeks that the minimum times still need to the last stage, and the weeks to the target; null without one. */
+  weeksNeeded: Type.Integer(),
+  weeksToTarget: Type.Union([Type.Integer(), Type.Null()]),
+});
+export type Placing = Static<typeof Placing>;
+
+export interface PlaceInput {
+  readonly intake: Intake;
+  readonly pathway: Pathway;
+  readonly exercises: readonly Exercise[];
+  readonly measures: readonly Measure[];
+  readonly results: readonly MeasureResult[];
+  readonly today: string;
+}
+
+const alternativesShown = 6;
+
+/**
+ * Proposes stage and exercises from dates, baseline and limits: the furthest stage whose earlier gates are open by time and
+ * by what was measured, never above what time or a limit allows; then for each of its lanes the exercise that fits kit,
+ * positions, limits and irritability. A clinician changes and signs it.
+ *
+ * @returns stage and lanes with their reasons; a lane nothing fits is named, not left out
+ */
+export function placePatient(input: PlaceInput): Placing {
+  const { intake, pathway, today } = input;
+  const { stage, reasons } = placedStage(input);
+  const counted = intake.surgery?.on ?? intake.onsetOn;
+  const limits: Restriction[] = [
+    ...intake.limits,
+    ...datedLimits(pathway, counted, intake.surgery?.graft),
+    ...stage.limits,
+    ...personalLimits(intake),
+  ];
+  const lanes = stage.lanes.map(({ lane }) => placedLane(lane, stage, limits, input));
+  const fitted = fitToTime(lanes, intake.minutesPerDay);
+  const weeksNeeded = Math.ceil(daysNeeded(pathway, stage, counted, today) / 7);
+  return {
+    stage: stage.code,
+    reasons,
+    ...fitted,
+    weeksNeeded,
+    weeksToTarget: intake.targetOn === undefined ? null : Math.floor(daysBetween(today, intake.targetOn) / 7),
+  };
+}
+
+function placedStage({ intake, pathway, measures, results, today }: PlaceInput): {
+  stage: Stage;
+  reasons: PlacingReason[];
+} {
+  const operated = intake.surgery !== undefined && intake.surgery.on <= today;
+  const from = pathway.stages.findIndex((stage) => !(operated && stage.beforeSurgery));
+  const counted = pathway.countsFrom === "surgery" ? (intake.surgery?.on ?? intake.onsetOn) : intake.onsetOn;
+  for (const [n, stage] of pathway.stages.entries()) {
+    if (n < from) continue;
+    if (!stage.gate) return { stage, reasons: [{ code: "last-stage", values: {} }] };
+    const result = evaluateGate({
+      gate: { ...stage.gate, minimumDaysInStage: 0 },
+      onsetOn: counted,
+      stageEnteredOn: counted,
+      today,
+      involvedSide: intake.involvedSide,
+      measures: [...measures],
+      results: [...results],
+      effortDays: [],
+    });
+    if (result.outcome === "open") continue;
+    const unmet = result.criteria.filter((c) => c.required && !c.passes).map((c) => c.name);
+    const reasons: PlacingReason[] = [
+      ...(result.daysLeft > 0
+        ? [{ code: "time" as const, values: { days: result.daysLeft, stage: stage.name } }]
+        : []),
+      ...(unmet.length > 0
+        ? [{ code: "criteria" as const, values: { names: unmet.join("; "), stage: stage.name } }]
+        : []),
+      ...(n === from ? [{ code: "first-stage" as const, values: {} }] : []),
+    ];
+    return { stage, reasons };
+  }
+  throw new RangeError(`pathway ${pathway.code} ends with a gate`);
+}
+
+function placedLane(lane: Lane, stage: Stage, limits: readonly Restriction[], input: PlaceInput): PlacedLane {
+  const allowed = stage.lanes.find((entry) => entry.lane === lane)?.exercises ?? [];
+  const own = input.exercises.filter((exercise) => exercise.lane === lane);
+  const named = own.filter((exercise) => allowed.includes(exercise.id));
+  const candidates = (named.length > 0 ? named : own).flatMap((exercise) =>
+    exercise.variants
+      .filter(
+        (variant) => obstacle(firstPrescription(variant), variant, exercise, limits, input.today) === null,
+      )
+      .map((variant) => ({ exercise, variant })),
+  );
+  const wanted = wantedPhase(
+    candidates.map(({ variant }) => variant),
+    input.intake.irritability,
+  );
+  const ordered = [...candidates].sort(
+    (a, b) =>
+      distance(a.variant, wanted) - distance(b.variant, wanted) ||
+      a.variant.kit.length - b.variant.kit.length,
+  );
+  const [first] = ordered;
+  if (!first)
+    return { lane, chosen: null, alternatives: [], reasons: [{ code: "none-fits", values: { lane } }] };
+  const others = ordered.filter(({ exercise }, i) => {
+    const isFirstOfExercise = ordered.findIndex((o) => o.exercise.id === exercise.id) === i;
+    return isFirstOfExercise && exercise.id !== first.exercise.id;
+  });
+  return {
+    lane,
+    chosen: placedItem(first.exercise, first.variant),
+    alternatives: others
+      .slice(0, alternativesShown)
+      .map(({ exercise, variant }) => placedItem(exercise, variant)),
+    reasons: [
+      { code: "irritability", values: { level: input.intake.irritability, phase: wanted } },
+      ...(first.variant.kit.length > 0
+        ? [{ code: "kit" as const, values: { kit: first.variant.kit.join(",") } }]
+        : []),
+    ],
+  };
+}
+
+/** Irritable: the gentlest phase that fits; calm: the furthest; between them: the middle one. */
+function wantedPhase(variants: readonly Variant[], irritability: Intake["irritability"]): Phase {
+  const present = phases.filter((phase) => variants.some((variant) => variant.phase === phase));
+  const at = { high: 0, moderate: Math.floor((present.length - 1) / 2), low: present.length - 1 }[
+    irritability
+  ];
+  return present[Math.max(0, at)] ?? "range";
+}
+
+const distance = ({ phase }: Variant, wanted: Phase) =>
+  phase === undefined ? phases.length : Math.abs(phases.indexOf(phase) - phases.indexOf(wanted));
+
+function placedItem(exercise: Exercise, variant: Variant): PlacedItem {
+  const prescription = firstPrescription(variant);
+  return {
+    exerciseId: exercise.id,
+    exerciseName: exercise.name,
+    variantId: variant.id,
+    variantName: variant.name,
+    prescription,
+    time: doseMinutes({ dose: prescription.dose, sides: sidesOf(exercise, prescription) }),
+  };
+}
+
+/** Takes sets away, from the longest item first and never the last set, until the plan fits the minutes of a day. */
+function fitToTime(
+  lanes: readonly PlacedLane[],
+  minutesPerDay: number,
+): Pick<Placing, "lanes" | "minutes" | "fits"> {
+  let now = [...lanes];
+  const total = () => planMinutes(now.flatMap(({ chosen }) => (chosen ? [chosen.time] : []))).minutes;
+  while (total() > minutesPerDay) {
+    const longest = now
+      .filter(({ chosen }) => chosen !== null && chosen.prescription.dose.sets > 1)
+      .sort((a, b) => (b.chosen?.time.minutes ?? 0) - (a.chosen?.time.minutes ?? 0))[0];
+    if (!longest?.chosen) break;
+    const shorter = oneSetFewer(longest);
+    now = now.map((entry) => (entry === longest ? shorter : entry));
+  }
+  return { lanes: now, minutes: total(), fits: total() <= minutesPerDay };
+}
+
+function oneSetFewer(entry: PlacedLane): PlacedLane {
+  const { chosen } = entry;
+  if (!chosen) return entry;
+  const { dose } = chosen.prescription;
+  const sets = dose.sets - 1;
+  const shorter = { ...chosen.prescription, dose: { ...dose, sets } };
+  const sides = sidesOf({ sides: "both-together" }, shorter);
+  const reasons = entry.reasons.filter((reason) => reason.code !== "few-sets");
+  return {
+    ...entry,
+    chosen: { ...chosen, prescription: shorter, time: doseMinutes({ dose: shorter.dose, sides }) },
+    reasons: [...reasons, { code: "few-sets", values: { sets } }],
+  };
+}
+
+/** Days from today until the minimum times of all gates from this stage on could have passed. */
+function daysNeeded({ stages }: Pathway, from: Stage, counted: string, today: string): number {
+  let day = 0;
+  const passed = daysBetween(counted, today);
+  for (const { gate } of stages.slice(stages.indexOf(from))) {
+    if (!gate) break;
+    day = Math.max(day + gate.minimumDaysInStage, gate.minimumDaysSinceOnset - passed);
+  }
+  return Math.max(0, day);
+}

@@ -1,0 +1,37 @@
+import type { stopScopes } from "~/core/decision/decide-input";
+
+export const urgencies = ["emergency", "same-day", "soon", "review"] as const;
+export type Urgency = (typeof urgencies)[number];
+
+/** A sign that suspends something and asks for somebody else, in every school. */
+export interface StopSignalDefinition {
+  readonly code: string;
+  readonly suspends: (typeof stopScopes)[number];
+  readonly urgency: Urgency;
+  /** Asked at intake: a yes ends it there. */
+  readonly asked: boolean;
+}
+
+/** Common practice; the words stand in the message file. */
+export const stopSignals: readonly StopSignalDefinition[] = [
+  { code: "pinch-or-block", suspends: "item", urgency: "review", asked: false },
+  { code: "gives-way", suspends: "lane", urgency: "review", asked: false },
+  { code: "sudden-pop", suspends: "plan", urgency: "same-day", asked: true },
+  { code: "leg-nerve", suspends: "plan", urgency: "same-day", asked: true },
+  { code: "saddle-bladder", suspends: "plan", urgency: "emergency", asked: true },
+  { code: "calf-hot", suspends: "plan", urgency: "same-day", asked: true },
+  { code: "infection", suspends: "plan", urgency: "same-day", asked: true },
+  { code: "chest-breath-faint", suspends: "plan", urgency: "emergency", asked: true },
+  { code: "night-weight-cancer", suspends: "plan", urgency: "soon", asked: true },
+  { code: "bone-stress", suspends: "impact", urgency: "soon", asked: true },
+  { code: "child-limp", suspends: "plan", urgency: "same-day", asked: true },
+  { code: "sit-bone-tear", suspends: "hamstrings", urgency: "soon", asked: true },
+  { code: "not-examined", suspends: "plan", urgency: "soon", asked: true },
+  { code: "dizziness", suspends: "session", urgency: "review", asked: false },
+];
+
+/** The most urgent of some signals, or null when none is known. */
+export function mostUrgent(codes: readonly string[]): Urgency | null {
+  const found = stopSignals.filter((signal) => codes.includes(signal.code)).map((signal) => signal.urgency);
+  return urgencies.find((urgency) => found.includes(urgency)) ?? null;
+}

@@ -1,0 +1,52 @@
+import { startingMeasures } from "~/catalogue/measures/all";
+import { startingPathways } from "~/catalogue/pathways/all";
+import { intakeProblems, type Intake } from "~/core/intake/intake";
+import { placePatient, type Placing } from "~/core/intake/place";
+import { mostUrgent } from "~/core/intake/stop-signal";
+import type { Pathway } from "~/core/pathway/pathway";
+import { localDay } from "~/core/schedule/local-day";
+import type { StaffContext } from "~/server/auth/staff-context";
+import { clinicCatalogue, type ClinicCatalogue } from "~/server/catalogue/clinic-catalogue";
+import type { Queryable } from "~/server/db/connection";
+import { pool } from "~/server/db/connection";
+import { ApiProblem, refused } from "~/server/http/problem";
+
+/** A sound intake with what a placing needs. */
+export interface CheckedIntake {
+  readonly pathway: Pathway;
+  readonly catalogue: ClinicCatalogue;
+  readonly placing: Placing;
+  readonly today: string;
+}
+
+/**
+ * Checks an intake and proposes stage and plan. A red flag ends it: the answer says how urgent it is and whom to call, and
+ * nothing is stored.
+ */
+export async function checkIntake(
+  staff: StaffContext,
+  intake: Intake,
+  at: string,
+  db: Queryable = pool(),
+): Promise<CheckedIntake> {
+  const urgency = mostUrgent(intake.redFlags);
+  if (urgency || intake.redFlags.length > 0) {
+    throw new ApiProblem(422, "red-flag", `Stop here: ${staff.callWhom}`, {
+      changed: { urgency: urgency ?? "soon", signals: intake.redFlags },
+    });
+  }
+  const today = localDay(at, staff.zone);
+  const pathway = startingPathways.find((candidate) => candidate.code === intake.pathway) ?? null;
+  const problems = intakeProblems(intake, pathway, today);
+  if (problems.length > 0 || !pathway) throw refused(problems);
+  const catalogue = await clinicCatalogue(staff.clinicId, db);
+  const placing = placePatient({
+    intake,
+    pathway,
+    exercises: catalogue.exercises,
+    measures: startingMeasures,
+    results: [],
+    today,
+  });
+  return { pathway, catalogue, placing, today };
+}

@@ -1,0 +1,171 @@
+import { v7 as uuid } from "uuid";
+import { startingMeasures } from "~/catalogue/measures/all";
+import { personalLimits, type Intake } from "~/core/intake/intake";
+import type { IntakeBody, IntakeWritten } from "~/core/interchange/intake-contract";
+import type { FieldProblem } from "~/core/interchange/validate";
+import { datedLimits } from "~/core/pathway/dated-limits";
+import { stageOf, type Pathway } from "~/core/pathway/pathway";
+import { firstPrescription, type Exercise, type Variant } from "~/core/progression/exercise";
+import { obstacle, type Restriction } from "~/core/progression/restriction";
+import { writeAudit } from "~/server/audit/audit-repository";
+import type { StaffContext } from "~/server/auth/staff-context";
+import { now } from "~/server/clock";
+import { pool, toDatabaseTime, type Connection } from "~/server/db/connection";
+import { inTransaction } from "~/server/db/transaction";
+import { attachDefinitions, storeDefinition } from "~/server/episode/definition-repository";
+import { findEpisode, insertEpisode, insertPerson } from "~/server/episode/episode-repository";
+import * as write from "~/server/episode/fact-writer";
+import { refused } from "~/server/http/problem";
+import { dropDraft } from "./draft-repository";
+import { checkIntake, type CheckedIntake } from "./propose-placing";
+
+const duplicateKey = 1062;
+
+interface SignedItem {
+  readonly id: string;
+  readonly exercise: Exercise;
+  readonly variant: Variant;
+  readonly sets: number | undefined;
+}
+
+/**
+ * Signs an intake: person, episode, limits, stage and plan come into being together or not at all. Sent twice with one id it
+ * is written once.
+ */
+export async function signIntake(staff: StaffContext, body: IntakeBody): Promise<IntakeWritten> {
+  try {
+    return await writeIntake(staff, body);
+  } catch (error) {
+    // A twin of this call was faster: the episode is there, and was written whole.
+    const twin = (error as { errno?: number }).errno === duplicateKey;
+    if (twin && (await findEpisode(pool(), staff.clinicId, body.id))) return { id: body.id, repeated: true };
+    throw error;
+  }
+}
+
+function writeIntake(staff: StaffContext, body: IntakeBody): Promise<IntakeWritten> {
+  const at = now();
+  return inTransaction(async (db) => {
+    if (await findEpisode(db, staff.clinicId, body.id)) return { id: body.id, repeated: true };
+    const checked = await checkIntake(staff, body.intake, at, db);
+    const items = chosenItems(body, checked);
+    await store(db, staff, body, checked, items, at);
+    await dropDraft(db, staff.clinicId, body.id);
+    await writeAudit(db, staff, { action: "sign-intake", kind: "episode", id: body.id }, at);
+    return { id: body.id, repeated: false };
+  });
+}
+
+function chosenItems(body: IntakeBody, { pathway, catalogue, placing, today }: CheckedIntake): SignedItem[] {
+  const problems: FieldProblem[] = [];
+  const stage = pathway.stages.find((candidate) => candidate.code === body.stage);
+  if (!stage) throw refused([{ path: "/stage", problem: "is not a stage of this pathway" }]);
+  if (body.stage !== placing.stage && !body.reason)
+    problems.push({ path: "/reason", problem: "is needed for another stage than the one proposed" });
+  const limits = allLimits(body.intake, pathway, body.stage);
+  const items = body.items.flatMap(({ id, exerciseId, variantId, sets }, i): SignedItem[] => {
+    const path = `/items/${i}`;
+    const exercise = catalogue.exercises.find((candidate) => candidate.id === exerciseId);
+    const variant = exercise?.variants.find((candidate) => candidate.id === variantId);
+    if (!exercise || !variant) {
+      problems.push({ path: `${path}/exerciseId`, problem: "is not in this clinic's catalogue" });
+      return [];
+    }
+    if (body.items.findIndex((other) => other.exerciseId === exerciseId) < i)
+      problems.push({ path: `${path}/exerciseId`, problem: "stands twice" });
+    const stop = obstacle(firstPrescription(variant), variant, exercise, limits, today);
+    if (stop) problems.push({ path: `${path}/variantId`, problem: `is blocked: ${stop.says}` });
+    return [{ id, exercise, variant, sets }];
+  });
+  if (problems.length > 0) throw refused(problems);
+  return items;
+}
+
+function allLimits(intake: Intake, pathway: Pathway, stage: string): Restriction[] {
+  const counted = intake.surgery?.on ?? intake.onsetOn;
+  return [
+    ...intake.limits,
+    ...personalLimits(intake),
+    ...datedLimits(pathway, counted, intake.surgery?.graft),
+    ...stageOf(pathway, stage).limits,
+  ];
+}
+
+async function store(
+  db: Connection,
+  staff: StaffContext,
+  body: IntakeBody,
+  { pathway, placing }: CheckedIntake,
+  items: readonly SignedItem[],
+  at: string,
+): Promise<void> {
+  const { intake, id: episodeId } = body;
+  const { clinicId, staffId } = staff;
+  const personId = uuid();
+  const define = (kind: "exercise" | "measure" | "pathway", code: string, definition: object) =>
+    storeDefinition(db, clinicId, { kind, code, body: definition }, at);
+  const pathwayHash = await define("pathway", pathway.code, pathway);
+  const hashes = [pathwayHash];
+  for (const { exercise } of items) hashes.push(await define("exercise", exercise.id, exercise));
+  for (const measure of measuresOf(pathway)) hashes.push(await define("measure", measure.code, measure));
+
+  await insertPerson(db, clinicId, { id: personId, ...intake.person, at });
+  await insertEpisode(db, clinicId, {
+    id: episodeId,
+    personId,
+    region: pathway.region ?? "groin",
+    diagnosis: intake.diagnosis,
+    involvedSide: intake.involvedSide,
+    onsetOn: intake.onsetOn,
+    surgeryOn: intake.surgery?.on,
+    graft: intake.surgery?.graft,
+    targetOn: intake.targetOn,
+    pathwayHash,
+    startedAt: at,
+  });
+  await attachDefinitions(db, clinicId, episodeId, hashes);
+  const w: write.Writing = { clinicId, staffId, episodeId, at };
+  const reason = body.reason?.trim() ?? placing.reasons.map((r) => r.code).join(", ");
+  await write.insertStageMove(db, w, {
+    id: uuid(),
+    stage: body.stage,
+    reason: `Placed at intake: ${reason}`,
+  });
+  if (intake.school)
+    await write.insertSchool(db, w, { id: uuid(), school: intake.school, reason: "Set at intake" });
+  for (const limit of [...intake.limits, ...personalLimits(intake)])
+    await write.insertRestriction(db, w, uuid(), limit);
+  for (const [position, { id, exercise, variant, sets }] of items.entries()) {
+    const first = firstPrescription(variant);
+    const prescription = sets === undefined ? first : { ...first, dose: { ...first.dose, sets } };
+    await write.insertItem(db, w, { id, exerciseId: exercise.id, lane: exercise.lane, position });
+    await write.insertPrescription(db, w, { id: uuid(), itemId: id, decisionId: null, prescription });
+  }
+  await db.execute(
+    "INSERT INTO intakes (clinic_id, id, episode_id, body, placing, taken_by, at) VALUES (?, ?, ?, ?, ?, ?, ?)",
+    [
+      clinicId,
+      uuid(),
+      episodeId,
+      JSON.stringify(intake),
+      JSON.stringify(placing),
+      staffId,
+      toDatabaseTime(at),
+    ],
+  );
+}
+
+/** The measures that the gates of a pathway read. */
+function measuresOf({ stages }: Pathway) {
+  const codes = new Set(
+    stages.flatMap((stage) =>
+      (stage.gate?.criteria ?? []).flatMap((c) => [
+        ...("measure" in c ? [c.measure] : []),
+        ...("over" in c ? [c.over] : []),
+      ]),
+    ),
+  );
+  // The squeeze gauges effort bands wherever a squeeze is prescribed.
+  codes.add("squeeze-force");
+  return startingMeasures.filter((measure) => codes.has(measure.code));
+}

@@ -30,3 +30,4 @@ GRANT SELECT, INSERT ON item_endings TO {{app}};
 GRANT SELECT, INSERT ON measure_visits TO {{app}};
 GRANT SELECT, INSERT ON passing_settings TO {{app}};
 GRANT SELECT, INSERT ON intakes TO {{app}};
+GRANT SELECT, INSERT ON circumstances TO {{app}};

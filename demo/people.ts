@@ -1,3 +1,4 @@
+import { otherPeople } from "./other-people";
 import type { DemoProfile } from "./simulate";
 
 export interface DemoPerson {
@@ -15,7 +16,7 @@ const everyOther = (from: number, to: number) =>
 const signedBy = "Jorun Vask";
 
 /** Invented people; two of them (the fencer and the speed skater) stand where the worked story begins. */
-export const demoPeople: readonly DemoPerson[] = [
+const groinPeople: readonly DemoPerson[] = [
   {
     givenName: "Ylva",
     familyName: "Darrow",
@@ -269,3 +270,6 @@ export const demoPeople: readonly DemoPerson[] = [
     },
   },
 ];
+
+/** Everybody of the invented clinic. */
+export const demoPeople: readonly DemoPerson[] = [...groinPeople, ...otherPeople];

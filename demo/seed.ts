@@ -66,7 +66,13 @@ export async function seedDemo(ownerUrl: string): Promise<boolean> {
           activity: person.activity,
         },
         file,
-        { region: "groin", diagnosis: person.diagnosis },
+        {
+          region: file.pathway.region ?? "groin",
+          diagnosis: person.diagnosis,
+          ...(person.profile.targetInDays === undefined
+            ? {}
+            : { targetOn: addDays(today, person.profile.targetInDays) }),
+        },
       );
     }
     await db.commit();

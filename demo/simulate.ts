@@ -1,6 +1,7 @@
 import { DateTime } from "luxon";
 import { measureByCode } from "~/catalogue/measures/all";
-import { groinMeasures } from "~/catalogue/measures/groin";
+import { pathwayByCode } from "~/catalogue/pathways/all";
+import { measuresOf } from "~/catalogue/pathways/measures-of";
 import { groinPathway } from "~/catalogue/pathways/groin";
 import { startingExercises } from "~/catalogue/exercises/all";
 import { caseFormat, caseVersion, type CaseFile } from "~/core/interchange/case-file";
@@ -26,8 +27,12 @@ export interface DemoItem {
 export interface DemoProfile {
   readonly key: string;
   readonly seed: number;
+  /** The groin pathway unless it says another. */
+  readonly pathway?: string;
   readonly side: "left" | "right";
   readonly onsetDaysAgo: number;
+  readonly surgery?: { readonly daysAgo: number; readonly graft?: string };
+  readonly targetInDays?: number;
   readonly stages: readonly { stage: string; daysAgo: number; reason: string }[];
   readonly schools?: readonly { school: PainSchoolCode; daysAgo: number; reason: string }[];
   readonly items: readonly DemoItem[];
@@ -61,7 +66,8 @@ export function simulate(profile: DemoProfile, today: string): CaseFile {
   const date = (daysAgo: number) =>
     DateTime.fromISO(today, { zone }).minus({ days: daysAgo }).toISODate() ?? "";
   const id = (...name: (string | number)[]) => demoId(profile.key, ...name);
-  const used = new Set(groinPathway.stages.flatMap((s) => s.lanes.flatMap((lane) => lane.exercises)));
+  const pathway = pathwayByCode(profile.pathway ?? groinPathway.code);
+  const used = new Set(profile.items.map((item) => item.exercise));
 
   const file: CaseFile = {
     format: caseFormat,
@@ -72,11 +78,13 @@ export function simulate(profile: DemoProfile, today: string): CaseFile {
       id: id("episode"),
       involvedSide: profile.side,
       onsetOn: date(profile.onsetDaysAgo),
+      ...(profile.surgery ? { surgeryOn: date(profile.surgery.daysAgo) } : {}),
+      ...(profile.surgery?.graft ? { graft: profile.surgery.graft } : {}),
       startedAt: on(profile.stages[0]?.daysAgo ?? 0, "08:00"),
     },
-    pathway: groinPathway,
+    pathway,
     exercises: startingExercises.filter((exercise) => used.has(exercise.id)),
-    measures: [...groinMeasures],
+    measures: measuresOf(pathway),
     stageMoves: profile.stages.map((move, n) => ({
       id: id("move", n),
       at: on(move.daysAgo, "08:10"),
@@ -151,7 +159,7 @@ export function simulate(profile: DemoProfile, today: string): CaseFile {
       sidesOf(exercise(item.exerciseId), item.prescription) === "each-side"
         ? (["left", "right"] as const)
         : (["both"] as const);
-    const atSite = item.lane === groinPathway.siteLane;
+    const atSite = item.lane === pathway.siteLane;
     const pain = during ?? (atSite ? clamp(before + Math.round(who.irritability * rng() * 2)) : 0);
     const target =
       dose.effort && item.maximumN ? effortTarget({ maximumN: item.maximumN, ...dose.effort }) : null;

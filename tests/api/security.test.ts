@@ -56,6 +56,18 @@ describe("another clinic's ids answer 404, at every endpoint that takes one", ()
       takenOn: "2026-03-10",
       results: [{ id: uuid(), measure: "pain-now", side: "none", trials: [1] }],
     }),
+    circumstances: () => ({
+      id: uuid(),
+      reason: "because",
+      circumstances: {
+        limits: [],
+        reachesFloor: true,
+        daysPerWeek: 3,
+        minutesPerDay: 30,
+        kit: [],
+        cannotPositions: [],
+      },
+    }),
     gate: () => ({ id: uuid(), expectedVersion: 1, action: "pass", stage: "build" }),
     passing: () => ({ id: uuid(), passing: "point", reason: "because" }),
     clearances: () => ({ id: uuid(), itemId: squeezeOf("fencer"), reason: "because" }),

@@ -1,4 +1,5 @@
 import type { Browser } from "playwright-core";
+import { demoPeople } from "~demo/people";
 import { afterAll, afterEach, beforeAll, describe, expect, it } from "vitest";
 import { startServers, type Servers } from "~tests/harness/servers";
 import { openStair, pick, signIn, startBrowser, visitor, type Visitor } from "~tests/harness/browser";
@@ -44,7 +45,7 @@ describe("one groin strain climbs one step", () => {
   it("sign in, caseload, stair: day 16, isometric, monitored with its reason, 90–126 N", async () => {
     const { page } = person;
     await signIn(page);
-    expect(await page.getByTestId("caseload").locator("li").count()).toBe(7);
+    expect(await page.getByTestId("caseload").locator("li").count()).toBe(demoPeople.length);
     await openStair(page, "Darrow");
     const body = await page.locator("main").innerText();
     expect(body).toContain("day 16 since injury");

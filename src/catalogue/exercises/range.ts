@@ -20,7 +20,7 @@ export const hipRange: Exercise = {
   notFeltIn: "a pinch in the front of the hip",
   cues: ["Move as far as it is easy", "Same speed out and back"],
   faults: [{ code: "trunk-follows", name: "Trunk moves with the leg", view: "front", phase: "throughout" }],
-  caution: "No adductor stretching in the first stages.",
+  caution: "Stay short of any pinch, and of any stretch at a fresh injury.",
   forbiddenBy: [],
   leadsTo: ["half-kneeling-hip-stretch"],
   variants: progression(

@@ -25,6 +25,20 @@ export const illnesses = [
 ] as const;
 export const irritabilities = ["low", "moderate", "high"] as const;
 
+/** What a plan must fit into: time, kit, positions, the surgeon's limits. */
+export const Circumstances = Type.Object(
+  {
+    limits: Type.Array(Restriction, { maxItems: 20 }),
+    reachesFloor: Type.Boolean(),
+    daysPerWeek: Type.Integer({ minimum: 1, maximum: 7 }),
+    minutesPerDay: Type.Integer({ minimum: 5, maximum: 180 }),
+    kit: Type.Array(words(40), { maxItems: 60 }),
+    cannotPositions: Type.Array(BodyPosition, { maxItems: 7 }),
+  },
+  closed,
+);
+export type Circumstances = Static<typeof Circumstances>;
+
 /** What is asked before the first exercise, in the order of the work. */
 export const Intake = Type.Object(
   {
@@ -40,23 +54,17 @@ export const Intake = Type.Object(
     surgery: Type.Optional(
       Type.Object({ on: date, procedure: words(60), graft: Type.Optional(words(40)) }, closed),
     ),
-    /** The surgeon's limits as a timeline. */
-    limits: Type.Array(Restriction, { maxItems: 20 }),
     redFlags: Type.Array(words(40), { maxItems: 20 }),
     medicines: Type.Array(oneOf(medicines), { maxItems: 10 }),
     illnesses: Type.Array(oneOf(illnesses), { maxItems: 10 }),
     fellLastYear: Type.Boolean(),
-    reachesFloor: Type.Boolean(),
     history: Type.Optional(Type.String({ maxLength: 1000 })),
     tasks: Type.Array(
       Type.Object({ text: words(120), rating: Type.Integer({ minimum: 0, maximum: 10 }) }, closed),
       { maxItems: 3 },
     ),
     targetOn: Type.Optional(date),
-    daysPerWeek: Type.Integer({ minimum: 1, maximum: 7 }),
-    minutesPerDay: Type.Integer({ minimum: 5, maximum: 180 }),
-    kit: Type.Array(words(40), { maxItems: 60 }),
-    cannotPositions: Type.Array(BodyPosition, { maxItems: 7 }),
+    ...Circumstances.properties,
     irritability: oneOf(irritabilities),
     school: Type.Optional(PainSchoolCode),
     consent: Type.Boolean(),
@@ -73,7 +81,7 @@ export type Intake = Static<typeof Intake>;
  * @param today local date of the clinic
  */
 export function intakeProblems(intake: Intake, pathway: Pathway | null, today: string): FieldProblem[] {
-  const { person, onsetOn, surgery, limits, targetOn, kit, consent } = intake;
+  const { person, onsetOn, surgery, targetOn, consent } = intake;
   const when = (wrong: boolean, path: string, problem: string) => (wrong ? [{ path, problem }] : []);
   if (!pathway) return [{ path: "/pathway", problem: "is not a pathway of this clinic" }];
   const { procedures = [], grafts = [] } = pathway;
@@ -110,14 +118,21 @@ export function intakeProblems(intake: Intake, pathway: Pathway | null, today: s
       "/surgery/graft",
       "is missing: the weeks depend on it",
     ),
-    ...limits.flatMap((limit, i) =>
-      when(
-        limit.from !== undefined && limit.until !== undefined && limit.until < limit.from,
-        `/limits/${i}/until`,
-        "ends before it starts",
-      ),
+    ...circumstanceProblems(intake),
+  ];
+}
+
+/** Limits that end before they start, and kit nobody has, by field. */
+export function circumstanceProblems({ limits, kit }: Pick<Circumstances, "limits" | "kit">): FieldProblem[] {
+  return [
+    ...limits.flatMap(({ from, until }, i) =>
+      from !== undefined && until !== undefined && until < from
+        ? [{ path: `/limits/${i}/until`, problem: "ends before it starts" }]
+        : [],
     ),
-    ...kit.flatMap((piece, i) => when(!kitByCode(piece), `/kit/${i}`, `${piece} is not a piece of kit`)),
+    ...kit.flatMap((piece, i) =>
+      kitByCode(piece) ? [] : [{ path: `/kit/${i}`, problem: `${piece} is not a piece of kit` }],
+    ),
   ];
 }
 
@@ -126,7 +141,11 @@ function hasStageBefore({ stages }: Pathway): boolean {
 }
 
 /** Limits that follow from who the person is: kit at hand and positions they cannot take. */
-export function personalLimits({ kit, cannotPositions, reachesFloor }: Intake): Restriction[] {
+export function personalLimits({
+  kit,
+  cannotPositions,
+  reachesFloor,
+}: Pick<Circumstances, "kit" | "cannotPositions" | "reachesFloor">): Restriction[] {
   const floor = reachesFloor
     ? []
     : (["supine", "prone", "side-lying", "kneeling", "hands-and-knees"] as const);

@@ -12,6 +12,7 @@ import { Prescription } from "~/core/progression/prescription";
 import { obstacle, type Restriction } from "~/core/progression/restriction";
 import { sidesOf } from "~/core/progression/sides-of";
 import { daysBetween } from "~/core/schedule/local-day";
+import { daysToLastStage } from "~/core/pathway/days-to-last-stage";
 import { personalLimits, type Intake } from "./intake";
 
 const Reason = Type.Object({
@@ -90,7 +91,9 @@ export function placePatient(input: PlaceInput): Placing {
   ];
   const lanes = stage.lanes.map(({ lane }) => placedLane(lane, stage, limits, input));
   const fitted = fitToTime(lanes, intake.minutesPerDay);
-  const weeksNeeded = Math.ceil(daysNeeded(pathway, stage, counted, today) / 7);
+  const weeksNeeded = Math.ceil(
+    daysToLastStage(pathway, { stage: stage.code, enteredOn: today, countedFrom: counted, today }) / 7,
+  );
   return {
     stage: stage.code,
     reasons,
@@ -233,15 +236,4 @@ function oneSetFewer(entry: PlacedLane): PlacedLane {
     chosen: { ...chosen, prescription: shorter, time: doseMinutes({ dose: shorter.dose, sides }) },
     reasons: [...reasons, { code: "few-sets", values: { sets } }],
   };
-}
-
-/** Days from today until the minimum times of all gates from this stage on could have passed. */
-function daysNeeded({ stages }: Pathway, from: Stage, counted: string, today: string): number {
-  let day = 0;
-  const passed = daysBetween(counted, today);
-  for (const { gate } of stages.slice(stages.indexOf(from))) {
-    if (!gate) break;
-    day = Math.max(day + gate.minimumDaysInStage, gate.minimumDaysSinceOnset - passed);
-  }
-  return Math.max(0, day);
 }

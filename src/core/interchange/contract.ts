@@ -222,6 +222,11 @@ export const StairView = Type.Object(
     /** Latest training day whose report is not in, open or not, if a report can still be given. */
     reportDay: Type.Union([date, Type.Null()]),
     lastSessionOn: Type.Union([date, Type.Null()]),
+    /** The day the patient wants to be ready for, and how the minimum times stand to it; null without one. */
+    target: Type.Union([
+      Type.Object({ on: date, weeksLeft: Type.Integer(), weeksNeeded: Type.Integer() }, closed),
+      Type.Null(),
+    ]),
     callWhom: Type.String(),
     maySign: Type.Boolean(),
   },

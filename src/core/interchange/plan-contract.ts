@@ -1,6 +1,7 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { Dose } from "~/core/dose/dose";
 import { DoseMinutesOutput } from "~/core/dose/dose-minutes";
+import { Circumstances } from "~/core/intake/intake";
 import { BodyPosition, Lane, Phase } from "~/core/progression/body";
 import { Exercise } from "~/core/progression/exercise";
 import { KnobValue, Prescription } from "~/core/progression/prescription";
@@ -37,6 +38,8 @@ export const PlanItem = Type.Object(
     harder: NextStep,
     easier: NextStep,
     stopped: Type.Boolean(),
+    /** The limit that its present setting breaks, in words; null when it breaks none. */
+    blockedBy: Type.Union([Type.String(), Type.Null()]),
   },
   closed,
 );
@@ -56,6 +59,7 @@ export const PlanView = Type.Object(
     emptyLanes: Type.Array(Lane),
     stageLanes: Type.Array(Lane),
     limits: Type.Array(Type.String()),
+    circumstances: Type.Union([Circumstances, Type.Null()]),
     maySign: Type.Boolean(),
   },
   closed,
@@ -74,6 +78,9 @@ export const ItemBody = Type.Object(
   closed,
 );
 export type ItemBody = Static<typeof ItemBody>;
+
+export const CircumstancesBody = Type.Object({ id: uuid, circumstances: Circumstances, reason }, closed);
+export type CircumstancesBody = Static<typeof CircumstancesBody>;
 
 export const EndingBody = Type.Object({ id: uuid, itemId: uuid, reason }, closed);
 export type EndingBody = Static<typeof EndingBody>;

@@ -121,7 +121,7 @@ export function passingInForce(file: CaseFile): Passing {
 }
 
 /** The day minimum times count from, and the operation's where there was one. */
-function gateDates({ pathway, episode: { onsetOn, surgeryOn } }: CaseFile) {
+export function gateDates({ pathway, episode: { onsetOn, surgeryOn } }: CaseFile) {
   const counted = pathway.countsFrom === "surgery" ? (surgeryOn ?? onsetOn) : onsetOn;
   return surgeryOn === undefined ? { onsetOn: counted } : { onsetOn: counted, surgeryOn };
 }

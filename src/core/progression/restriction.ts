@@ -44,6 +44,18 @@ export const Restriction = Type.Union([
   Type.Object({ kind: Type.Literal("variants"), allowed: Type.Array(Type.String()), ...common }, closed),
   Type.Object(
     {
+      kind: Type.Literal("bearing"),
+      most: oneOf(["none", "two-legs", "one-leg"], "What the involved leg may carry"),
+      ...common,
+    },
+    closed,
+  ),
+  Type.Object(
+    { kind: Type.Literal("note"), ...common },
+    { ...closed, description: "Brace, crutches, wound: shown beside the plan, judged by people" },
+  ),
+  Type.Object(
+    {
       kind: Type.Literal("phases"),
       lanes: Type.Array(Type.Object({ lane: Lane, phases: Type.Array(Phase) }, closed)),
       ...common,
@@ -61,6 +73,17 @@ interface Subject {
 }
 type Of<K extends Restriction["kind"]> = Extract<Restriction, { kind: K }>;
 type Checks = { [K in Restriction["kind"]]: (restriction: Of<K>, subject: Subject) => boolean };
+
+const bearings = ["none", "two-legs", "one-leg", "impact"] as const;
+
+/** What a variant asks the leg to carry: nothing lying and sitting, both legs or one in standing, a landing in springs. */
+function bearingOf({ position, settings }: Variant): (typeof bearings)[number] {
+  if (settings["contraction"] === "plyometric") return "impact";
+  if (position !== "standing") return "none";
+  return settings["laterality"] === "single" || settings["laterality"] === "both-up-one-down"
+    ? "one-leg"
+    : "two-legs";
+}
 
 /** Whether each kind of restriction is broken. */
 const broken: Checks = {
@@ -83,6 +106,8 @@ const broken: Checks = {
   },
   position: ({ cannot }, { variant }) => cannot.includes(variant.position),
   variants: ({ allowed }, { prescription }) => !allowed.includes(prescription.variantId),
+  bearing: ({ most }, { variant }) => bearings.indexOf(bearingOf(variant)) > bearings.indexOf(most),
+  note: () => false,
   phases: ({ lanes }, { variant: { phase }, exercise }) => {
     const entry = lanes.find(({ lane }) => lane === exercise.lane);
     return entry !== undefined && phase !== undefined && !entry.phases.includes(phase);

@@ -27,6 +27,9 @@ export default function Caseload({ rows }: { rows: CaseloadRow[] }) {
         <h1 className="text-2xl font-bold">{t("caseload.title")}</h1>
         <p className="text-base-content/75">{t("caseload.count", { shown: shown.length })}</p>
         <p className="text-base-content/70 ml-auto hidden text-sm md:block">{t("caseload.openKey")}</p>
+        <a className="btn btn-primary max-md:ml-auto" href="/intake">
+          {t("intake.new")}
+        </a>
       </div>
       <div className="mt-3 flex flex-wrap gap-2" role="group" aria-label={t("caseload.filter")}>
         <button type="button" className="btn" aria-pressed={only === null} onClick={() => setOnly(null)}>

@@ -5,6 +5,7 @@ import type { MessageKey } from "~/messages/en";
 const keys: readonly (readonly [keys: string, says: MessageKey, values?: Values])[] = [
   ["?", "keys.help"],
   ["c", "keys.caseload"],
+  ["n", "keys.new"],
   ["↑ ↓", "keys.move"],
   ["Enter", "keys.open"],
   ["s", "keys.session"],

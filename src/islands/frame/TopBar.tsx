@@ -41,6 +41,7 @@ export default function TopBar({ name, role, clinic }: Props) {
       if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
       if (event.key === "?") dialog.current?.showModal();
       if (event.key === "c") location.assign("/");
+      if (event.key === "n") location.assign("/intake");
     };
     addEventListener("keydown", onKey);
     return () => removeEventListener("keydown", onKey);

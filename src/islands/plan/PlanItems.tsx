@@ -34,6 +34,11 @@ export default function PlanItems({ plan, onChanged, onProblem }: Props) {
                 {t(`lane.${item.lane}`)} · {item.variantName}
               </p>
               <p>{sayDose(item.prescription, item.maximumN)}</p>
+              {item.blockedBy && (
+                <p className="text-warning text-sm font-medium">
+                  {t("plan.blocked", { says: item.blockedBy })}
+                </p>
+              )}
             </div>
             <p className="text-right text-lg font-semibold whitespace-nowrap">
               {t("plan.minutes", { minutes: sayNumber(Math.round(item.time.minutes * 2) / 2) })}

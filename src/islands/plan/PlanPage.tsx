@@ -5,6 +5,7 @@ import type { Lane } from "~/core/progression/body";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayNumber, t } from "~/messages/say";
 import CatalogueSearch from "./CatalogueSearch";
+import CircumstancesForm from "./CircumstancesForm";
 import PlanItems from "./PlanItems";
 
 /** What a patient does, how long it takes and where each item goes next; any exercise of the catalogue can join. */
@@ -36,6 +37,7 @@ export default function PlanPage({ plan: loaded }: { plan: PlanView }) {
         <p className="ml-auto text-right" data-testid="plan-sum">
           <strong className="text-xl">
             {t("plan.sum", { items: items.length, minutes: sayNumber(Math.round(time.minutes)) })}
+            {plan.circumstances && ` ${t("plan.have", { minutes: plan.circumstances.minutesPerDay })}`}
           </strong>
           {time.contacts > 0 && (
             <span className="block text-sm">{t("plan.contacts", { contacts: time.contacts })}</span>
@@ -65,7 +67,12 @@ export default function PlanPage({ plan: loaded }: { plan: PlanView }) {
         </div>
       )}
       <div className="mt-3 grid items-start gap-4 lg:grid-cols-2">
-        <PlanItems plan={plan} onChanged={changed} onProblem={setProblem} />
+        <div className="flex min-w-0 flex-col gap-3">
+          <PlanItems plan={plan} onChanged={changed} onProblem={setProblem} />
+          {plan.maySign && (
+            <CircumstancesForm key={plan.version} plan={plan} onChanged={changed} onProblem={setProblem} />
+          )}
+        </div>
         <CatalogueSearch
           plan={plan}
           lane={lane}

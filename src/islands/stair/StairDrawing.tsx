@@ -5,6 +5,7 @@ import GateBars from "./GateBars";
 import LaneMark from "./LaneMark";
 import { markPlaces } from "./mark-places";
 import { stairGeometry } from "./stair-geometry";
+import { wrapWords } from "./wrap-words";
 
 interface Props {
   stair: StairView;
@@ -121,7 +122,7 @@ function wallTone(stage: number, at: number, selected: boolean): string {
 
 function describe(stair: StairView, at: number): string {
   const required = stair.gate?.criteria.filter((criterion) => criterion.required) ?? [];
-  const met = required.filter((criterion) => criterion.verdict === "met").length;
+  const met = required.filter((criterion) => criterion.passes).length;
   const gate = stair.gate ? t("stair.gateDrawing", { met, all: required.length }) : t("stair.noGate");
   const stage = stair.stages[at]?.name ?? "";
   return t("stair.drawing", {
@@ -144,7 +145,7 @@ interface LabelProps {
 /** Number and name on the wall of a stage; a button that shows what the stage is for. */
 function StageLabel({ place: { x, y, width }, number, name, here, onChoose }: LabelProps) {
   const tone = here ? "fill-primary-content font-bold" : "fill-base-content";
-  const lines = name.length * 7.2 < width ? [name] : name.split(/ (?=\S+$)/);
+  const lines = wrapWords(name, width / 6.6);
   const fits = lines.every((line) => line.length * 6.6 < width);
   return (
     <g

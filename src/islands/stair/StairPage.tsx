@@ -69,6 +69,21 @@ export default function StairPage({ stair: loaded }: { stair: StairView }) {
             <strong>{t(`side.${stair.involvedSide}`)}</strong> ·{" "}
             {t("stair.sinceOnset", { days: stair.daysSinceOnset })}
           </p>
+          {stair.target && (
+            <p
+              className={
+                stair.target.weeksNeeded > stair.target.weeksLeft
+                  ? "text-warning font-medium"
+                  : "text-base-content/80"
+              }
+            >
+              {t(stair.target.weeksNeeded > stair.target.weeksLeft ? "stair.targetShort" : "stair.target", {
+                date: sayDate(stair.target.on),
+                left: stair.target.weeksLeft,
+                needed: stair.target.weeksNeeded,
+              })}
+            </p>
+          )}
         </div>
         <div className="ml-auto flex flex-wrap gap-2">
           <a className="btn bg-base-100 border-base-300" href={`${here}/measures`}>

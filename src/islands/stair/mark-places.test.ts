@@ -1,6 +1,7 @@
 import { expect, it } from "vitest";
 import type { StairItem } from "~/core/interchange/contract";
 import { markPlaces } from "./mark-places";
+import { wrapWords } from "./wrap-words";
 import { markRadius, stairGeometry } from "./stair-geometry";
 
 const item = (itemId: string, lane: string, progress: number) => ({ itemId, lane, progress }) as StairItem;
@@ -33,4 +34,10 @@ it("a stair fits its width on a tablet and on a phone, wherever somebody stands"
       expect(shape.gateFoot(1).y).toBeGreaterThanOrEqual(0);
     }
   }
+});
+
+it("names of stages are broken between words only", () => {
+  expect(wrapWords("Strength and control", 11)).toEqual(["Strength", "and control"]);
+  expect(wrapWords("Run, jump, turn", 20)).toEqual(["Run, jump, turn"]);
+  expect(wrapWords("Bridge and lengthen lightly", 6)).toEqual(["Bridge", "and", "lengthen", "lightly"]);
 });

@@ -1,4 +1,5 @@
 import { caseFormat, caseVersion, type CaseFile, type CaseItem } from "~/core/interchange/case-file";
+import { personalLimits, type Circumstances } from "~/core/intake/intake";
 import type { Measure } from "~/core/measure/measure";
 import type { Pathway } from "~/core/pathway/pathway";
 import type { Exercise } from "~/core/progression/exercise";
@@ -14,6 +15,7 @@ type Written<K extends "stageMoves" | "schools" | "sessions" | "reports" | "clea
 export interface LoadedCase {
   readonly head: EpisodeHead;
   readonly file: CaseFile;
+  readonly circumstances: Circumstances | null;
   readonly writers: {
     readonly stageMoves: readonly Written<"stageMoves">[];
     readonly schools: readonly Written<"schools">[];
@@ -46,6 +48,7 @@ export async function loadCases(
   const schools = await facts.readSchools(db, clinicId, ids);
   const passings = await facts.readPassings(db, clinicId, ids);
   const restrictions = await facts.readRestrictions(db, clinicId, ids);
+  const circumstances = await facts.readCircumstances(db, clinicId, ids);
   const items = await facts.readItems(db, clinicId, ids);
   const prescriptions = await facts.readPrescriptions(db, clinicId, ids);
   const sessions = await facts.readSessions(db, clinicId, ids);
@@ -72,6 +75,8 @@ export async function loadCases(
     };
     const ownPrescriptions = prescriptions.get(head.id) ?? [];
     const bySession = grouped(sets.get(head.id) ?? [], (entry) => entry.sessionId);
+    // What was signed last about a person's week and limits takes the place of what the intake said.
+    const now = circumstances.get(head.id)?.at(-1);
     const file: CaseFile = {
       format: caseFormat,
       version: caseVersion,
@@ -91,7 +96,7 @@ export async function loadCases(
       stageMoves: writers.stageMoves.map((move) => without(move, "by")),
       schools: writers.schools.map((school) => without(school, "by")),
       passings: passings.get(head.id) ?? [],
-      restrictions: restrictions.get(head.id) ?? [],
+      restrictions: now ? [...now.limits, ...personalLimits(now)] : (restrictions.get(head.id) ?? []),
       items: (items.get(head.id) ?? []).map((item): CaseItem => ({
         ...item,
         prescriptions: ownPrescriptions
@@ -112,7 +117,7 @@ export async function loadCases(
       decisions: decisions.get(head.id) ?? [],
       clearances: writers.clearances.map((clearance) => without(clearance, "by")),
     };
-    return { head, file, writers };
+    return { head, file, circumstances: now ?? null, writers };
   });
 }
 

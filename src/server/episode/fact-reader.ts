@@ -1,4 +1,5 @@
 import type { RowDataPacket } from "mysql2";
+import type { Circumstances } from "~/core/intake/intake";
 import type { CaseFile, StageMove } from "~/core/interchange/case-file";
 import type { ResultDetail } from "~/core/measure/measure";
 import type { SetRecord } from "~/core/response/session-record";
@@ -74,6 +75,14 @@ export const readPassings = (db: Queryable, clinicId: string, ids: Ids) =>
       passing: r["passing"] as "point" | "confident",
       reason: String(r["reason"]),
     }),
+  );
+
+export const readCircumstances = (db: Queryable, clinicId: string, ids: Ids) =>
+  read(
+    db,
+    "SELECT episode_id, body FROM circumstances WHERE clinic_id = ? AND episode_id IN (?) ORDER BY at, id",
+    [clinicId, ids],
+    (r) => fromDatabaseJson<Circumstances>(r["body"]),
   );
 
 export const readRestrictions = (db: Queryable, clinicId: string, ids: Ids) =>

@@ -1,4 +1,5 @@
 import type { SessionBody, ReportBody } from "~/core/interchange/contract";
+import type { Circumstances } from "~/core/intake/intake";
 import type { StageMove } from "~/core/interchange/case-file";
 import type { Change } from "~/core/progression/change";
 import type { Prescription } from "~/core/progression/prescription";
@@ -27,6 +28,7 @@ export type FactTable =
   | "measure_visits"
   | "stage_moves"
   | "passing_settings"
+  | "circumstances"
   | "item_endings";
 
 /** The episode a fact with this client-made id already belongs to, or null when there is none in the clinic. */
@@ -189,6 +191,25 @@ export async function insertSchool(
     `INSERT INTO school_settings (clinic_id, id, episode_id, school, reason, set_by, at)
      VALUES (?, ?, ?, ?, ?, ?, ?)`,
     [w.clinicId, setting.id, w.episodeId, setting.school, setting.reason, w.staffId, toDatabaseTime(w.at)],
+  );
+}
+
+export async function insertCircumstances(
+  db: Queryable,
+  w: Writing,
+  entry: { id: string; circumstances: Circumstances; reason: string },
+): Promise<void> {
+  await db.execute(
+    `INSERT INTO circumstances (clinic_id, id, episode_id, body, reason, signed_by, at) VALUES (?, ?, ?, ?, ?, ?, ?)`,
+    [
+      w.clinicId,
+      entry.id,
+      w.episodeId,
+      JSON.stringify(entry.circumstances),
+      entry.reason.trim(),
+      w.staffId,
+      toDatabaseTime(w.at),
+    ],
   );
 }
 

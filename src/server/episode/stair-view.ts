@@ -1,10 +1,18 @@
 import type { StairItem, StairView } from "~/core/interchange/contract";
 import { caseDays } from "~/core/interchange/case-days";
-import { limitsOf, reviewCase, schoolInForce, type CaseReview } from "~/core/interchange/review-case";
+import {
+  gateDates,
+  limitsOf,
+  reviewCase,
+  schoolInForce,
+  type CaseReview,
+} from "~/core/interchange/review-case";
+import { daysToLastStage } from "~/core/pathway/days-to-last-stage";
 import { stageOf } from "~/core/pathway/pathway";
 import { alternatives } from "~/core/progression/alternatives";
 import { variantOf } from "~/core/progression/exercise";
 import { laneProgress } from "~/core/progression/lane-progress";
+import type { Restriction } from "~/core/progression/restriction";
 import type { PainSchoolCode } from "~/core/response/pain-school";
 import { reportCountsHours, trainingDayState } from "~/core/response/training-day-state";
 import { daysBetween, elapsedDays, localDay } from "~/core/schedule/local-day";
@@ -48,11 +56,34 @@ export function stairView(staff: StaffContext, loaded: LoadedCase, preview?: Pai
     stageEnteredOn: review.stageEnteredOn,
     gate: review.gate,
     items: review.items.map((item) => stairItem(loaded, item, limits, today)),
-    restrictions: limits.map(({ says, until, origin }) => ({ says, until: until ?? null, origin })),
+    restrictions: limits
+      .filter((limit) => told(limit, today))
+      .map(({ says, until, origin }) => ({ says, until: until ?? null, origin })),
     ...openDays(loaded),
+    target: targetOf(loaded, review, today),
     callWhom: staff.callWhom,
     maySign: (signingRoles as readonly string[]).includes(staff.role),
   };
+}
+
+const untold = new Set(["kit", "phases", "variants"]);
+
+/** Limits worth a line: those of the body, that have not ended. What kit is at hand and what a stage holds is said elsewhere. */
+export function told({ kind, until }: Restriction, today: string): boolean {
+  return !untold.has(kind) && (until === undefined || today <= until);
+}
+
+/** How the minimum times still ahead stand to the day the patient wants to be ready for. */
+function targetOf({ head, file }: LoadedCase, review: CaseReview, today: string): StairView["target"] {
+  if (head.targetOn === null) return null;
+  const days = daysToLastStage(file.pathway, {
+    stage: review.stage,
+    enteredOn: review.stageEnteredOn,
+    countedFrom: gateDates(file).onsetOn,
+    today,
+  });
+  const weeksLeft = Math.floor(daysBetween(today, head.targetOn) / 7);
+  return { on: head.targetOn, weeksLeft, weeksNeeded: Math.ceil(days / 7) };
 }
 
 function stairItem(

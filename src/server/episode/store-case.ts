@@ -22,7 +22,7 @@ export async function storeCase(
   staff: { clinicId: string; staffId: string },
   person: CasePerson,
   file: CaseFile,
-  about: { region: string; diagnosis: string },
+  about: { region: string; diagnosis: string; targetOn?: string },
 ): Promise<void> {
   const { clinicId, staffId } = staff;
   const { episode } = file;

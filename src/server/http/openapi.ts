@@ -52,6 +52,7 @@ export const operations: readonly Operation[] = [
   write("gate", "Sign a move through the gate, past it or back", measure.GateBody, measure.GateWritten),
   write("passing", "Set how this patient's gates are passed", measure.PassingBody, measure.GateWritten),
   write("items", "Put an exercise into the plan", plan.ItemBody, plan.PlanWritten),
+  write("circumstances", "Set days, minutes, kit and limits", plan.CircumstancesBody, plan.PlanWritten),
   write("endings", "Take an item out of the plan", plan.EndingBody, plan.PlanWritten),
   {
     method: "post",

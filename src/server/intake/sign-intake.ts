@@ -1,5 +1,5 @@
 import { v7 as uuid } from "uuid";
-import { startingMeasures } from "~/catalogue/measures/all";
+import { measuresOf } from "~/catalogue/pathways/measures-of";
 import { personalLimits, type Intake } from "~/core/intake/intake";
 import type { IntakeBody, IntakeWritten } from "~/core/interchange/intake-contract";
 import type { FieldProblem } from "~/core/interchange/validate";
@@ -133,8 +133,12 @@ async function store(
   });
   if (intake.school)
     await write.insertSchool(db, w, { id: uuid(), school: intake.school, reason: "Set at intake" });
-  for (const limit of [...intake.limits, ...personalLimits(intake)])
-    await write.insertRestriction(db, w, uuid(), limit);
+  const { limits, reachesFloor, daysPerWeek, minutesPerDay, kit, cannotPositions } = intake;
+  await write.insertCircumstances(db, w, {
+    id: uuid(),
+    circumstances: { limits, reachesFloor, daysPerWeek, minutesPerDay, kit, cannotPositions },
+    reason: "As taken at intake",
+  });
   for (const [position, { id, exercise, variant, sets }] of items.entries()) {
     const first = firstPrescription(variant);
     const prescription = sets === undefined ? first : { ...first, dose: { ...first.dose, sets } };
@@ -153,19 +157,4 @@ async function store(
       toDatabaseTime(at),
     ],
   );
-}
-
-/** The measures that the gates of a pathway read. */
-function measuresOf({ stages }: Pathway) {
-  const codes = new Set(
-    stages.flatMap((stage) =>
-      (stage.gate?.criteria ?? []).flatMap((c) => [
-        ...("measure" in c ? [c.measure] : []),
-        ...("over" in c ? [c.over] : []),
-      ]),
-    ),
-  );
-  // The squeeze gauges effort bands wherever a squeeze is prescribed.
-  codes.add("squeeze-force");
-  return startingMeasures.filter((measure) => codes.has(measure.code));
 }

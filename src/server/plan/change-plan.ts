@@ -1,7 +1,8 @@
 import { v7 as uuid } from "uuid";
 import { doseProblems } from "~/core/dose/dose-problems";
 import { limitsOf, reviewCase } from "~/core/interchange/review-case";
-import type { EndingBody, ItemBody, PlanWritten } from "~/core/interchange/plan-contract";
+import { circumstanceProblems } from "~/core/intake/intake";
+import type { CircumstancesBody, EndingBody, ItemBody, PlanWritten } from "~/core/interchange/plan-contract";
 import type { FieldProblem } from "~/core/interchange/validate";
 import { stageOf } from "~/core/pathway/pathway";
 import { firstPrescription, type Exercise, type Variant } from "~/core/progression/exercise";
@@ -12,7 +13,12 @@ import { localDay } from "~/core/schedule/local-day";
 import type { StaffContext } from "~/server/auth/staff-context";
 import { clinicCatalogue } from "~/server/catalogue/clinic-catalogue";
 import { attachDefinitions, storeDefinition } from "~/server/episode/definition-repository";
-import { insertItem, insertItemEnding, insertPrescription } from "~/server/episode/fact-writer";
+import {
+  insertCircumstances,
+  insertItem,
+  insertItemEnding,
+  insertPrescription,
+} from "~/server/episode/fact-writer";
 import { loadEpisode } from "~/server/episode/read-episode";
 import { writeInto, type Fact, type WriteScope } from "~/server/episode/write-episode";
 import { refused } from "~/server/http/problem";
@@ -60,6 +66,22 @@ export function endItem(staff: StaffContext, episodeId: string, body: EndingBody
       throw refused([{ path: "/itemId", problem: "is not in this patient's plan" }]);
     }
     await insertItemEnding(db, writing, { ...body, reason: body.reason.trim() });
+  });
+}
+
+/** Sets what the plan must fit into from now on; items that no longer fit stay, and say what they break. */
+export function setCircumstances(
+  staff: StaffContext,
+  episodeId: string,
+  body: CircumstancesBody,
+): Promise<PlanWritten> {
+  const fact: Fact = { table: "circumstances", id: body.id, action: "set-circumstances" };
+  return writePlan(staff, episodeId, fact, async ({ db, writing }) => {
+    const problems = circumstanceProblems(body.circumstances);
+    if (problems.length > 0) {
+      throw refused(problems.map(({ path, problem }) => ({ path: `/circumstances${path}`, problem })));
+    }
+    await insertCircumstances(db, writing, body);
   });
 }
 

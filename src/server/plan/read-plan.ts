@@ -6,12 +6,13 @@ import { stageOf } from "~/core/pathway/pathway";
 import { easier } from "~/core/progression/easier";
 import { variantOf, type Exercise } from "~/core/progression/exercise";
 import { harder, type Harder } from "~/core/progression/harder";
-import type { Restriction } from "~/core/progression/restriction";
+import { obstacle, type Restriction } from "~/core/progression/restriction";
 import { sidesOf } from "~/core/progression/sides-of";
 import { localDay } from "~/core/schedule/local-day";
 import { signingRoles, type StaffContext } from "~/server/auth/staff-context";
 import type { LoadedCase } from "~/server/episode/case-loader";
 import { loadEpisode, noteRead } from "~/server/episode/read-episode";
+import { told } from "~/server/episode/stair-view";
 
 /** The plan of a patient: items with dose, minutes, and the next harder and easier setting of each. */
 export async function readPlan(staff: StaffContext, episodeId: string): Promise<PlanView> {
@@ -21,7 +22,7 @@ export async function readPlan(staff: StaffContext, episodeId: string): Promise<
 }
 
 /** Builds the plan from a loaded case. */
-export function planView(staff: StaffContext, { head, file }: LoadedCase): PlanView {
+export function planView(staff: StaffContext, { head, file, circumstances }: LoadedCase): PlanView {
   const review = reviewCase(file);
   const stage = stageOf(file.pathway, review.stage);
   const limits = limitsOf(file, stage);
@@ -40,7 +41,8 @@ export function planView(staff: StaffContext, { head, file }: LoadedCase): PlanV
     time: planMinutes(items.map((item) => item.time)),
     emptyLanes: stageLanes.filter((lane) => !filled.has(lane)),
     stageLanes,
-    limits: limits.map((limit) => limit.says),
+    limits: limits.filter((limit) => told(limit, today)).map((limit) => limit.says),
+    circumstances,
     maySign: (signingRoles as readonly string[]).includes(staff.role),
   };
 }
@@ -52,11 +54,12 @@ function planItem(
   today: string,
 ): PlanItem {
   const options = { restrictions, today };
+  const variant = variantOf(exercise, prescription.variantId);
   return {
     itemId,
     exerciseId: exercise.id,
     exerciseName: exercise.name,
-    variantName: variantOf(exercise, prescription.variantId).name,
+    variantName: variant.name,
     lane,
     prescription,
     maximumN,
@@ -64,6 +67,7 @@ function planItem(
     harder: nextStep(exercise, harder(exercise, prescription, options)),
     easier: nextStep(exercise, easier(exercise, prescription, options)),
     stopped: proposal.outcome === "stop",
+    blockedBy: obstacle(prescription, variant, exercise, restrictions, today)?.says ?? null,
   };
 }
 

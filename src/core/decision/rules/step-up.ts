@@ -45,7 +45,9 @@ function canStep(view: RecordView): boolean {
 
 function goodDays(view: RecordView): Evidence[] {
   const { days, byHoldBand } = qualifyingRun(view);
-  return days.map(({ date, painBefore, painDuring, painNextDay, effort }) =>
+  // The longer rule rests on the whole run; the plain one on as many days as it needs, and not on every one before.
+  const shown = byHoldBand ? days : days.slice(-neededDays(view));
+  return shown.map(({ date, painBefore, painDuring, painNextDay, effort }) =>
     evidence(
       byHoldBand ? "good-day-hold-band" : "good-day",
       { painBefore, painDuring, painNextDay: painNextDay ?? 0, effort },

@@ -1,0 +1,140 @@
+import { useEffect, useRef, useState } from "react";
+import { FormProvider, useForm } from "react-hook-form";
+import { v7 as uuid } from "uuid";
+import type { Problem } from "~/core/interchange/contract";
+import type { DraftList } from "~/core/interchange/intake-contract";
+import type { Placing } from "~/core/intake/place";
+import type { Pathway } from "~/core/pathway/pathway";
+import { callApi } from "~/islands/frame/call-api";
+import ProblemNote from "~/islands/frame/ProblemNote";
+import { sayTime, t } from "~/messages/say";
+import { emptyIntake, toIntake, type IntakeFields } from "./intake-fields";
+import { GoalsSection, PersonSection, ProblemSection } from "./IntakeSections";
+import { LimitsSection, ScreenSection } from "./SafetySections";
+import PlacingPanel from "./PlacingPanel";
+
+export type PathwayChoice = Pick<Pathway, "code" | "name" | "procedures" | "grafts" | "region"> & {
+  stages: { code: string; name: string }[];
+};
+
+interface Props {
+  pathways: PathwayChoice[];
+  drafts: DraftList["drafts"];
+  zone: string;
+  maySign: boolean;
+}
+
+const pauseMs = 800;
+
+/** Takes a new patient in, in the order of the work; kept as it goes, placed and signed at the end. */
+export default function IntakePage({ pathways, drafts, zone, maySign }: Props) {
+  const form = useForm<IntakeFields>({ defaultValues: emptyIntake });
+  const [id, setId] = useState(() => uuid());
+  const [placing, setPlacing] = useState<Placing | null>(null);
+  const [problem, setProblem] = useState<Problem | null>(null);
+  const [savedAt, setSavedAt] = useState<string | null>(null);
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const { watch, reset, getValues } = form;
+
+  useEffect(() => {
+    const watching = watch(() => {
+      clearTimeout(timer.current);
+      timer.current = setTimeout(async () => {
+        const fields = getValues();
+        const label = `${fields.givenName} ${fields.familyName}`.trim() || t("intake.nameless");
+        const saved = await callApi<{ savedAt: string }>("/api/intakes/drafts", {
+          id,
+          label,
+          body: { ...fields },
+        });
+        if (saved.ok) setSavedAt(saved.value.savedAt);
+      }, pauseMs);
+    });
+    return () => {
+      watching.unsubscribe();
+      clearTimeout(timer.current);
+    };
+  }, [watch, getValues, id]);
+
+  const resume = (draft: DraftList["drafts"][number]) => {
+    setId(draft.id);
+    reset({ ...emptyIntake, ...(draft.body as Partial<IntakeFields>) });
+    setPlacing(null);
+  };
+
+  const propose = form.handleSubmit(async (fields) => {
+    const answer = await callApi<Placing>("/api/intakes/placing", { intake: toIntake(fields) });
+    if (!answer.ok) {
+      setPlacing(null);
+      return setProblem(answer.problem);
+    }
+    setProblem(null);
+    setPlacing(answer.value);
+  });
+
+  const pathway = pathways.find((choice) => choice.code === watch("pathway"));
+  return (
+    <FormProvider {...form}>
+      <div className="mx-auto max-w-7xl px-4 py-4">
+        <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
+          <h1 className="text-2xl font-bold">{t("intake.title")}</h1>
+          <p className="text-base-content/75 text-sm" role="status">
+            {savedAt ? t("intake.saved", { time: sayTime(savedAt, zone) }) : t("intake.saves")}
+          </p>
+        </div>
+        {drafts.length > 0 && (
+          <div className="mt-2 flex flex-wrap items-center gap-2" data-testid="drafts">
+            <span className="text-sm">{t("intake.resume")}</span>
+            {drafts.map((draft) => (
+              <button
+                key={draft.id}
+                type="button"
+                className="btn bg-base-100 border-base-300"
+                onClick={() => resume(draft)}
+              >
+                {draft.label}, {sayTime(draft.savedAt, zone)}
+              </button>
+            ))}
+          </div>
+        )}
+        <form onSubmit={propose} className="mt-3 grid items-start gap-4 lg:grid-cols-2" noValidate>
+          <div className="flex flex-col gap-4">
+            <PersonSection />
+            <ProblemSection pathways={pathways} pathway={pathway} />
+            <LimitsSection />
+          </div>
+          <div className="flex flex-col gap-4">
+            <ScreenSection />
+            <GoalsSection />
+            {problem && <ProblemNote problem={problem} sayPath={sayPath} />}
+            <button className="btn btn-primary btn-lg" disabled={form.formState.isSubmitting}>
+              {t("intake.propose")}
+            </button>
+          </div>
+        </form>
+        {placing && pathway && (
+          <PlacingPanel
+            key={JSON.stringify(placing)}
+            id={id}
+            pathway={pathway}
+            placing={placing}
+            intake={toIntake(getValues())}
+            maySign={maySign}
+            onProblem={setProblem}
+          />
+        )}
+      </div>
+    </FormProvider>
+  );
+}
+
+/** A field's path in words: the last part that is a name. */
+function sayPath(path: string): string {
+  const names = path.split("/").filter((part) => part && !/^\d+$/.test(part) && part !== "intake");
+  return (
+    names
+      .at(-1)
+      ?.replace(/([A-Z])/g, " $1")
+      .toLowerCase() ?? path
+  );
+}

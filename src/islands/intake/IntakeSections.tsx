@@ -1,0 +1,152 @@
+import { useFieldArray, useFormContext } from "react-hook-form";
+import { causes, irritabilities } from "~/core/intake/intake";
+import { bodyPositions } from "~/core/progression/body";
+import { kitList } from "~/core/progression/kit";
+import { painSchoolCodes } from "~/core/response/pain-school";
+import { label, t } from "~/messages/say";
+import { Section, SelectField, TextField, TickField } from "./Fields";
+import type { IntakeFields } from "./intake-fields";
+import type { PathwayChoice } from "./IntakePage";
+
+export function PersonSection() {
+  return (
+    <Section title={t("intake.person")}>
+      <TextField name="givenName" label={t("intake.givenName")} />
+      <TextField name="familyName" label={t("intake.familyName")} />
+      <TextField name="bornOn" label={t("intake.bornOn")} type="date" />
+      <TextField name="activity" label={t("intake.activity")} />
+    </Section>
+  );
+}
+
+export function ProblemSection({
+  pathways,
+  pathway,
+}: {
+  pathways: PathwayChoice[];
+  pathway: PathwayChoice | undefined;
+}) {
+  const none = ["", "–"] as const;
+  return (
+    <Section title={t("intake.problem")}>
+      <SelectField
+        name="pathway"
+        label={t("intake.pathway")}
+        options={[none, ...pathways.map(({ code, name }) => [code, name] as const)]}
+      />
+      <SelectField
+        name="involvedSide"
+        label={t("intake.side")}
+        options={[
+          none,
+          ...(["left", "right", "both"] as const).map((side) => [side, t(`side.${side}`)] as const),
+        ]}
+      />
+      <TextField name="diagnosis" label={t("intake.diagnosis")} wide />
+      <TextField name="onsetOn" label={t("intake.onsetOn")} type="date" />
+      <SelectField
+        name="cause"
+        label={t("intake.cause")}
+        options={causes.map((cause) => [cause, t(`cause.${cause}`)] as const)}
+      />
+      {pathway?.procedures && (
+        <>
+          <TextField name="surgeryOn" label={t("intake.surgeryOn")} type="date" />
+          <SelectField
+            name="procedure"
+            label={t("intake.procedure")}
+            options={[none, ...pathway.procedures.map((name) => [name, name] as const)]}
+          />
+          {pathway.grafts && (
+            <SelectField
+              name="graft"
+              label={t("intake.graft")}
+              options={[none, ...pathway.grafts.map((name) => [name, name] as const)]}
+            />
+          )}
+        </>
+      )}
+      <TextField name="history" label={t("intake.history")} wide />
+    </Section>
+  );
+}
+
+export function GoalsSection() {
+  const { control, register, watch } = useFormContext<IntakeFields>();
+  const tasks = useFieldArray({ control, name: "tasks" });
+  const own = kitList.filter((kit) => kit.where !== "household" && kit.standIn === undefined);
+  return (
+    <Section title={t("intake.goals")}>
+      {tasks.fields.map((task, n) => (
+        <div key={task.id} className="col-span-2 grid grid-cols-[1fr_6rem] gap-2">
+          <label className="text-sm">
+            {t("intake.task", { number: n + 1 })}
+            <input className="input w-full" autoComplete="off" {...register(`tasks.${n}.text`)} />
+          </label>
+          <label className="text-sm">
+            {t("intake.rating")}
+            <input
+              className="input w-full"
+              type="number"
+              min={0}
+              max={10}
+              {...register(`tasks.${n}.rating`)}
+            />
+          </label>
+        </div>
+      ))}
+      {tasks.fields.length < 3 && (
+        <button
+          type="button"
+          className="btn col-span-2 justify-self-start"
+          onClick={() => tasks.append({ text: "", rating: "" })}
+        >
+          {t("intake.moreTask")}
+        </button>
+      )}
+      <TextField name="targetOn" label={t("intake.targetOn")} type="date" />
+      <SelectField
+        name="irritability"
+        label={t("intake.irritability")}
+        options={irritabilities.map((level) => [level, t(`irritability.${level}`)] as const)}
+      />
+      <TextField name="daysPerWeek" label={t("intake.days")} type="number" min={1} max={7} />
+      <TextField name="minutesPerDay" label={t("intake.minutes")} type="number" min={5} max={180} />
+      <SelectField
+        name="place"
+        label={t("intake.place")}
+        options={[
+          ["home", t("plan.kit.home")],
+          ["own", t("intake.place.own")],
+          ["gym", t("intake.place.gym")],
+        ]}
+      />
+      <SelectField
+        name="school"
+        label={t("stair.school")}
+        options={[
+          ["", t("intake.schoolStage")],
+          ...painSchoolCodes.map((code) => [code, t(`school.${code}`)] as const),
+        ]}
+      />
+      {watch("place") === "own" && (
+        <div className="col-span-2 grid grid-cols-2 sm:grid-cols-3" role="group" aria-label={t("plan.kit")}>
+          {own.map(({ code }) => (
+            <TickField key={code} name="kit" value={code} label={label("kit", code)} />
+          ))}
+        </div>
+      )}
+      <details className="col-span-2">
+        <summary className="min-h-11 cursor-pointer py-2 text-sm font-medium">{t("intake.cannot")}</summary>
+        <div className="grid grid-cols-2 sm:grid-cols-3">
+          {bodyPositions.map((code) => (
+            <TickField key={code} name="cannotPositions" value={code} label={t(`position.${code}`)} />
+          ))}
+        </div>
+      </details>
+      <div className="col-span-2">
+        <TickField name="consent" label={t("intake.consent")} />
+      </div>
+    </Section>
+  );
+}

@@ -1,0 +1,178 @@
+import { useEffect, useRef, useState } from "react";
+import { v7 as uuid } from "uuid";
+import type { Problem } from "~/core/interchange/contract";
+import type { IntakeBody, IntakeWritten } from "~/core/interchange/intake-contract";
+import type { Intake } from "~/core/intake/intake";
+import type { PlacedItem, Placing, PlacingReason } from "~/core/intake/place";
+import { callApi } from "~/islands/frame/call-api";
+import { sayDose } from "~/messages/describe";
+import { label, sayNumber, t } from "~/messages/say";
+import type { PathwayChoice } from "./IntakePage";
+
+interface Props {
+  id: string;
+  pathway: PathwayChoice;
+  placing: Placing;
+  intake: Intake;
+  maySign: boolean;
+  onProblem: (problem: Problem | null) => void;
+}
+
+/** The stage and, lane by lane, the exercise proposed, each with its reason; changed here and signed. */
+export default function PlacingPanel({ id, pathway, placing, intake, maySign, onProblem }: Props) {
+  const [stage, setStage] = useState(placing.stage);
+  const [reason, setReason] = useState("");
+  const [busy, setBusy] = useState(false);
+  const [chosen, setChosen] = useState<(PlacedItem | null)[]>(() => placing.lanes.map((lane) => lane.chosen));
+  const box = useRef<HTMLElement>(null);
+  useEffect(() => box.current?.scrollIntoView({ block: "start" }), []);
+
+  const items = chosen.filter((item) => item !== null);
+  const minutes = items.reduce((sum, item) => sum + item.time.minutes, 0) + Math.max(0, items.length - 1) / 2;
+  const others = stage !== placing.stage;
+  const sign = async () => {
+    setBusy(true);
+    const body: IntakeBody = {
+      id,
+      intake,
+      stage,
+      ...(others && reason.trim() ? { reason: reason.trim() } : {}),
+      items: items.map(({ exerciseId, variantId, prescription }) => ({
+        id: uuid(),
+        exerciseId,
+        variantId,
+        sets: prescription.dose.sets,
+      })),
+    };
+    const answer = await callApi<IntakeWritten>("/api/intakes", body);
+    setBusy(false);
+    if (answer.ok) location.assign(`/episodes/${answer.value.id}`);
+    else onProblem(answer.problem);
+  };
+  const choose = (at: number, variantId: string) => {
+    const lane = placing.lanes[at];
+    const all = [lane?.chosen ?? null, ...(lane?.alternatives ?? [])];
+    const found = all.find((item) => item?.variantId === variantId) ?? null;
+    setChosen(chosen.map((item, n) => (n === at ? found : item)));
+  };
+
+  return (
+    <section
+      ref={box}
+      className="bg-base-100 border-primary rounded-box mt-4 border-2 p-4"
+      data-testid="placing"
+    >
+      <h2 className="text-xl font-bold">{t("placing.title")}</h2>
+      <div className="mt-2 flex flex-wrap items-end gap-3">
+        <label className="text-sm">
+          {t("placing.stage")}
+          <select
+            className="select w-64 text-base"
+            value={stage}
+            onChange={(event) => setStage(event.target.value)}
+          >
+            {pathway.stages.map(({ code, name }, n) => (
+              <option key={code} value={code}>
+                {n + 1} · {name}
+              </option>
+            ))}
+          </select>
+        </label>
+        <ul className="text-base-content/85 text-sm" data-testid="placing-reasons">
+          {placing.reasons.map((why) => (
+            <li key={why.code}>{sayReason(why)}</li>
+          ))}
+        </ul>
+      </div>
+      {others && (
+        <label className="mt-2 block text-sm font-medium">
+          {t("placing.otherStage")}
+          <input
+            className="input w-full"
+            value={reason}
+            onChange={(event) => setReason(event.target.value)}
+          />
+        </label>
+      )}
+      <table className="mt-3 w-full text-sm">
+        <tbody>
+          {placing.lanes.map((lane, n) => (
+            <tr
+              key={lane.lane}
+              className="border-base-300 border-t align-top"
+              data-testid={`placed-${lane.lane}`}
+            >
+              <th scope="row" className="w-36 py-2 pr-2 text-left">
+                {t(`lane.${lane.lane}`)}
+              </th>
+              <td className="py-1 pr-2">
+                <select
+                  className="select w-full"
+                  aria-label={t(`lane.${lane.lane}`)}
+                  value={chosen[n]?.variantId ?? ""}
+                  onChange={(event) => choose(n, event.target.value)}
+                >
+                  {[lane.chosen, ...lane.alternatives].map((item) =>
+                    item ? (
+                      <option key={item.variantId} value={item.variantId}>
+                        {item.exerciseName}: {item.variantName}
+                      </option>
+                    ) : null,
+                  )}
+                  <option value="">{t("placing.none")}</option>
+                </select>
+                <span className="text-base-content/75">{lane.reasons.map(sayReason).join(" ")}</span>
+              </td>
+              <td className="py-2 text-right whitespace-nowrap">
+                {chosen[n] && (
+                  <>
+                    {sayDose(chosen[n].prescription, null)}
+                    <span className="block font-semibold">
+                      {t("plan.minutes", { minutes: sayNumber(Math.round(chosen[n].time.minutes * 2) / 2) })}
+                    </span>
+                  </>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className={`mt-2 font-semibold ${minutes > intake.minutesPerDay ? "text-warning" : ""}`}>
+        {t("placing.sum", {
+          items: items.length,
+          minutes: sayNumber(Math.round(minutes)),
+          have: intake.minutesPerDay,
+        })}
+      </p>
+      {placing.weeksToTarget !== null && (
+        <p className={placing.weeksNeeded > placing.weeksToTarget ? "text-warning" : ""}>
+          {t("placing.target", { left: placing.weeksToTarget, needed: placing.weeksNeeded })}
+        </p>
+      )}
+      {maySign ? (
+        <button
+          type="button"
+          className="btn btn-primary btn-lg mt-3"
+          disabled={busy || items.length === 0}
+          onClick={sign}
+        >
+          {t("placing.sign")}
+        </button>
+      ) : (
+        <p className="mt-3">{t("sign.mayNot")}</p>
+      )}
+    </section>
+  );
+}
+
+function sayReason({ code, values }: PlacingReason): string {
+  const said: Record<string, string | number> = { ...values };
+  if (typeof values["phase"] === "string") said["phase"] = label("phase", values["phase"]);
+  if (typeof values["kit"] === "string")
+    said["kit"] = values["kit"]
+      .split(",")
+      .map((piece) => label("kit", piece))
+      .join(", ");
+  if (typeof values["lane"] === "string") said["lane"] = label("lane", values["lane"]);
+  return t(`placing.reason.${code}`, said);
+}

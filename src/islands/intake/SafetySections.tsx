@@ -1,0 +1,115 @@
+import { useFieldArray, useFormContext } from "react-hook-form";
+import { illnesses, medicines } from "~/core/intake/intake";
+import { stopSignals } from "~/core/intake/stop-signal";
+import { label, t } from "~/messages/say";
+import { Section, TickField } from "./Fields";
+import type { IntakeFields, LimitField } from "./intake-fields";
+
+/** Red flags first: a yes ends the intake. Then what bears on dose and safety. */
+export function ScreenSection() {
+  return (
+    <Section title={t("intake.screen")}>
+      <p className="text-error col-span-2 text-sm font-medium">{t("intake.screenNotice")}</p>
+      <div className="col-span-2" role="group" aria-label={t("intake.screen")}>
+        {stopSignals
+          .filter((signal) => signal.asked)
+          .map(({ code }) => (
+            <TickField key={code} name="redFlags" value={code} label={label("signal", code)} />
+          ))}
+      </div>
+      <details className="col-span-2">
+        <summary className="min-h-11 cursor-pointer py-2 text-sm font-medium">{t("intake.health")}</summary>
+        <div className="grid grid-cols-2">
+          {medicines.map((code) => (
+            <TickField key={code} name="medicines" value={code} label={t(`medicine.${code}`)} />
+          ))}
+          {illnesses.map((code) => (
+            <TickField key={code} name="illnesses" value={code} label={t(`illness.${code}`)} />
+          ))}
+          <TickField name="fellLastYear" label={t("intake.fell")} />
+          <TickField name="cannotFloor" label={t("intake.cannotFloor")} />
+        </div>
+      </details>
+    </Section>
+  );
+}
+
+const kinds: readonly LimitField["what"][] = [
+  "knee",
+  "hip",
+  "bearing-none",
+  "bearing-two-legs",
+  "impact",
+  "note",
+];
+
+/** The surgeon's limits as a timeline: what, to which angle, from when to when. */
+export function LimitsSection() {
+  const { control, register, watch } = useFormContext<IntakeFields>();
+  const limits = useFieldArray({ control, name: "limits" });
+  return (
+    <Section title={t("intake.limits")}>
+      {limits.fields.map((field, n) => {
+        const what = watch(`limits.${n}.what`);
+        return (
+          <div
+            key={field.id}
+            className="border-base-300 col-span-2 grid grid-cols-2 gap-2 border-b pb-2 sm:grid-cols-[1.6fr_4.5rem_1fr_1fr]"
+          >
+            <label className="text-sm">
+              {t("intake.limitWhat")}
+              <select className="select w-full" {...register(`limits.${n}.what`)}>
+                {kinds.map((kind) => (
+                  <option key={kind} value={kind}>
+                    {t(`limitKind.${kind}`)}
+                  </option>
+                ))}
+              </select>
+            </label>
+            {what === "knee" || what === "hip" ? (
+              <label className="text-sm">
+                {t("intake.degrees")}
+                <input
+                  className="input w-full"
+                  type="number"
+                  min={0}
+                  max={160}
+                  {...register(`limits.${n}.degrees`)}
+                />
+              </label>
+            ) : (
+              <span className="max-sm:hidden" />
+            )}
+            <label className="text-sm">
+              {t("intake.from")}
+              <input className="input w-full" type="date" {...register(`limits.${n}.from`)} />
+            </label>
+            <label className="text-sm">
+              {t("intake.until")}
+              <input className="input w-full" type="date" {...register(`limits.${n}.until`)} />
+            </label>
+            <button type="button" className="btn self-end sm:order-last" onClick={() => limits.remove(n)}>
+              {t("measures.remove")}
+            </button>
+            <label className="col-span-full text-sm sm:col-span-3">
+              {t("intake.limitSays")}
+              <input
+                className="input w-full"
+                maxLength={160}
+                autoComplete="off"
+                {...register(`limits.${n}.says`)}
+              />
+            </label>
+          </div>
+        );
+      })}
+      <button
+        type="button"
+        className="btn col-span-2 justify-self-start"
+        onClick={() => limits.append({ what: "knee", degrees: "90", says: "", from: "", until: "" })}
+      >
+        {t("intake.moreLimit")}
+      </button>
+    </Section>
+  );
+}

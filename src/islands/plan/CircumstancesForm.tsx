@@ -1,0 +1,102 @@
+import { useForm } from "react-hook-form";
+import { v7 as uuid } from "uuid";
+import type { Problem } from "~/core/interchange/contract";
+import type { PlanView, PlanWritten } from "~/core/interchange/plan-contract";
+import { bareHome, fullGym } from "~/core/progression/kit";
+import { callApi } from "~/islands/frame/call-api";
+import ReasonField, { reasonRules } from "~/islands/frame/ReasonField";
+import { t } from "~/messages/say";
+
+interface Props {
+  plan: PlanView;
+  onChanged: (next: PlanView, said: string) => void;
+  onProblem: (problem: Problem) => void;
+}
+
+interface Fields {
+  days: number;
+  minutes: number;
+  place: "keep" | "home" | "gym";
+  cannotFloor: boolean;
+  reason: string;
+}
+
+/** What the plan must fit into from now on: days, minutes, kit, the floor. Items that no longer fit then say so. */
+export default function CircumstancesForm({ plan, onChanged, onProblem }: Props) {
+  const before = plan.circumstances;
+  const { register, handleSubmit, formState } = useForm<Fields>({
+    defaultValues: {
+      days: before?.daysPerWeek ?? 3,
+      minutes: before?.minutesPerDay ?? 30,
+      place: before ? "keep" : "home",
+      cannotFloor: before ? !before.reachesFloor : false,
+    },
+  });
+  const submit = handleSubmit(async ({ days, minutes, place, cannotFloor, reason }) => {
+    const kit = { keep: before?.kit ?? bareHome, home: bareHome, gym: fullGym }[place];
+    const body = {
+      id: uuid(),
+      reason: reason.trim(),
+      circumstances: {
+        limits: before?.limits ?? [],
+        cannotPositions: before?.cannotPositions ?? [],
+        reachesFloor: !cannotFloor,
+        daysPerWeek: days,
+        minutesPerDay: minutes,
+        kit: [...kit],
+      },
+    };
+    const answer = await callApi<PlanWritten>(`/api/episodes/${plan.episodeId}/circumstances`, body);
+    if (answer.ok) onChanged(answer.value.plan, t("plan.circumstancesSaved"));
+    else onProblem(answer.problem);
+  });
+  return (
+    <details className="bg-base-100 border-base-300 rounded-box border p-3" data-testid="circumstances">
+      <summary className="min-h-11 cursor-pointer py-2 font-semibold">{t("plan.circumstances")}</summary>
+      <form onSubmit={submit} className="grid grid-cols-2 gap-2">
+        <label className="text-sm">
+          {t("intake.days")}
+          <input
+            className="input w-full"
+            type="number"
+            min={1}
+            max={7}
+            {...register("days", { valueAsNumber: true })}
+          />
+        </label>
+        <label className="text-sm">
+          {t("intake.minutes")}
+          <input
+            className="input w-full"
+            type="number"
+            min={5}
+            max={180}
+            {...register("minutes", { valueAsNumber: true })}
+          />
+        </label>
+        <label className="text-sm">
+          {t("plan.kit")}
+          <select className="select w-full" {...register("place")}>
+            {before && <option value="keep">{t("plan.kitKeep")}</option>}
+            <option value="home">{t("plan.kit.home")}</option>
+            <option value="gym">{t("intake.place.gym")}</option>
+          </select>
+        </label>
+        <label className="flex min-h-11 items-center gap-2 self-end text-sm">
+          <input type="checkbox" className="checkbox" {...register("cannotFloor")} />
+          {t("intake.cannotFloor")}
+        </label>
+        <div className="col-span-2">
+          <ReasonField
+            label={t("sign.reason")}
+            field={register("reason", reasonRules)}
+            invalid={!!formState.errors.reason}
+          />
+        </div>
+        <button className="btn btn-primary justify-self-start" disabled={formState.isSubmitting}>
+          {t("plan.circumstancesSign")}
+        </button>
+      </form>
+    </details>
+  );
+}

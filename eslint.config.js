@@ -40,6 +40,8 @@ export default tseslint.config(
       "@typescript-eslint/consistent-type-imports": ["error", { disallowTypeAnnotations: false }],
       "@typescript-eslint/consistent-type-definitions": "off",
       "@typescript-eslint/dot-notation": "off",
+      // A field named only to leave it out of the rest.
+      "@typescript-eslint/no-unused-vars": ["error", { ignoreRestSiblings: true }],
       eqeqeq: "error",
       "no-console": "error",
       "max-lines": ["error", { max: 320, skipBlankLines: true, skipComments: true }],

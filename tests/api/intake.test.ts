@@ -1,6 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { v7 as uuid } from "uuid";
+import type { Intake } from "~/core/intake/intake";
 import type { Placing } from "~/core/intake/place";
+import { bodyPositions } from "~/core/progression/body";
 import { someIntake } from "~tests/builders/intake";
 import { startServers, type Servers } from "~tests/harness/servers";
 import { signedIn, type Client, type Reply } from "~tests/harness/client";
@@ -124,6 +126,70 @@ describe("signing", () => {
     });
     expect(paths(blocked)).toEqual(["/items/0/variantId"]);
     expect(paths(await one.post("/api/intakes", { ...body, stage: "nowhere" }))).toEqual(["/stage"]);
+  });
+});
+
+describe("a second episode", () => {
+  it("stands beside the first, under the person as they are kept; nobody's episode is refused", async () => {
+    const sign = async (intake: Intake, beside?: string) => {
+      const placing = await placingOf(intake);
+      const body = { id: uuid(), intake, stage: placing.stage, items: itemsOf(placing), beside };
+      return { id: body.id, reply: await one.post("/api/intakes", body) };
+    };
+    const person = { givenName: "Idony", familyName: "Testgate", bornOn: "1979-01-30", activity: "Baker" };
+    const first = await sign(someIntake("kneecap-pain", { person }));
+    expect(first.reply.status).toBe(201);
+    const second = await sign(someIntake("ankle-and-calf"), first.id);
+    expect(second.reply.status).toBe(201);
+    const names = (await one.get("/api/caseload")).body.rows.filter(
+      (row: { person: { familyName: string } }) => row.person.familyName === "Testgate",
+    );
+    expect(names).toHaveLength(2);
+    const nowhere = await sign(someIntake("ankle-and-calf"), uuid());
+    expect(paths(nowhere.reply)).toEqual(["/beside"]);
+  });
+});
+
+describe("circumstances that change", () => {
+  it("name the items that no longer fit, keep them, and refuse what cannot be", async () => {
+    const intake = someIntake("kneecap-pain");
+    const placing = await placingOf(intake);
+    const id = uuid();
+    await one.post("/api/intakes", { id, intake, stage: placing.stage, items: itemsOf(placing) });
+    const post = (over: object) =>
+      one.post(`/api/episodes/${id}/circumstances`, {
+        id: uuid(),
+        reason: "Moved away from the gym",
+        circumstances: {
+          limits: [],
+          reachesFloor: true,
+          daysPerWeek: 2,
+          minutesPerDay: 20,
+          kit: [],
+          cannotPositions: [],
+          ...over,
+        },
+      });
+    const before = (await one.get(`/api/episodes/${id}/plan`)).body;
+    const blocked = (plan: typeof before) =>
+      plan.items.filter((item: { blockedBy: string | null }) => item.blockedBy !== null).length;
+    expect(blocked(before)).toBe(0);
+    const after = await post({ cannotPositions: bodyPositions });
+    expect(after.status).toBe(201);
+    expect(after.body.plan.circumstances).toMatchObject({ daysPerWeek: 2, minutesPerDay: 20 });
+    expect(after.body.plan.items).toHaveLength(before.items.length);
+    expect(blocked(after.body.plan)).toBe(before.items.length);
+    const twisted = {
+      kind: "note",
+      origin: "surgeon",
+      says: "rest",
+      from: "2026-05-01",
+      until: "2026-04-01",
+    };
+    expect(paths(await post({ limits: [twisted], kit: ["trapeze"] }))).toEqual([
+      "/circumstances/limits/0/until",
+      "/circumstances/kit/0",
+    ]);
   });
 });
 

@@ -7,6 +7,8 @@ import { hashPassword } from "~/server/auth/password";
 import { operations } from "~/server/http/openapi";
 import { demoPassword } from "~demo/clinic";
 import { startServers, type Servers } from "~tests/harness/servers";
+import type { Placing } from "~/core/intake/place";
+import { someIntake } from "~tests/builders/intake";
 import { Client, signedIn } from "~tests/harness/client";
 import { fencer, squeezeOf, squeezeSession } from "~tests/harness/story";
 
@@ -97,6 +99,18 @@ describe("another clinic's ids answer 404, at every endpoint that takes one", ()
     );
     expect(pages.map((p) => p.status)).toEqual([404, 404, 404, 404, 404, 404]);
     for (const { body } of pages) expect(body).not.toContain("Darrow");
+  });
+
+  it("and takes nobody in beside an episode that is not its own", async () => {
+    const stranger = new Client(url);
+    await stranger.post("/api/sign-in", { email: foreignEmail, password: demoPassword });
+    const intake = someIntake("kneecap-pain");
+    const { stage, lanes } = (await stranger.post("/api/intakes/placing", { intake })).body as Placing;
+    const chosen = lanes.flatMap((lane) => lane.chosen ?? []).slice(0, 1);
+    const items = chosen.map(({ exerciseId, variantId }) => ({ id: uuid(), exerciseId, variantId }));
+    const reply = await stranger.post("/api/intakes", { id: uuid(), intake, stage, items, beside: fencer });
+    expect(reply.status).toBe(422);
+    expect(reply.body.problems).toEqual([{ path: "/beside", problem: "is not an episode of this clinic" }]);
   });
 
   it("and sees nobody on its own caseload", async () => {

@@ -64,6 +64,11 @@ const views: Record<string, (page: Page) => Promise<unknown>> = {
     await openStair(page, "Stanhope");
     await page.goto(`${page.url()}/gate`, { waitUntil: "networkidle" });
   },
+  intake: async (page) => {
+    await page.goto("/intake", { waitUntil: "networkidle" });
+    await page.getByRole("button", { name: "Add a limit" }).click();
+    await page.getByLabel("Pathway").selectOption("ligament-reconstruction");
+  },
   "nothing here": (page) => page.goto("/no-such-page", { waitUntil: "networkidle" }),
 };
 

@@ -16,6 +16,8 @@ export const IntakeBody = Type.Object(
     /** Becomes the episode's id. */
     id: uuid,
     intake: Intake,
+    /** Another episode of the same person; the person kept there is this one's too. */
+    beside: Type.Optional(uuid),
     stage: Type.String({ minLength: 1, maxLength: 40 }),
     /** Needed when the stage signed is not the one proposed. */
     reason: Type.Optional(reason),

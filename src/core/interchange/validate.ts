@@ -62,8 +62,11 @@ function pathOf({ instancePath, keyword, params }: ErrorObject): string {
   return instancePath;
 }
 
-function wordsFor({ keyword, message }: ErrorObject): string {
+function wordsFor({ keyword, params, message }: ErrorObject): string {
   if (keyword === "required") return "is missing";
   if (keyword === "additionalProperties") return "is not a field of this form";
+  if (keyword === "format" && params["format"] === "date") return "must be a date";
+  const blank = keyword === "pattern" && params["pattern"] === "\\S";
+  if (blank || (keyword === "minLength" && params["limit"] === 1)) return "must not be empty";
   return message ?? "is not valid";
 }

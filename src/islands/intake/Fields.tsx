@@ -1,4 +1,4 @@
-import type { ReactNode } from "react";
+import { useId, type ReactNode } from "react";
 import { useFormContext, type FieldPath } from "react-hook-form";
 import type { IntakeFields } from "./intake-fields";
 
@@ -17,27 +17,51 @@ export function Section({ title, children }: { title: string; children: ReactNod
   );
 }
 
+type Width = "one" | "two" | "row";
+const widths: Readonly<Record<Width, string>> = {
+  one: "",
+  two: "col-span-2",
+  row: "col-span-full sm:col-span-3",
+};
+
+/** What a field needs from the form: its value, whether it is refused, and why. */
+function useField(name: FieldPath<IntakeFields>) {
+  const { register, getFieldState, formState } = useFormContext<IntakeFields>();
+  const { invalid, error } = getFieldState(name, formState);
+  const noteId = useId();
+  const said = error?.message;
+  const props = { ...register(name), "aria-invalid": invalid, "aria-describedby": said ? noteId : undefined };
+  const note = said ? (
+    <span id={noteId} className="text-error font-medium">
+      {said}
+    </span>
+  ) : null;
+  return { props, note };
+}
+
 /** One line of text, a number or a date. */
 export function TextField({
   name,
   label,
   type = "text",
-  wide = false,
+  width = "one",
   min,
   max,
-}: Named & { type?: string; wide?: boolean; min?: number; max?: number }) {
-  const { register } = useFormContext<IntakeFields>();
+  maxLength,
+}: Named & { type?: string; width?: Width; min?: number; max?: number; maxLength?: number }) {
+  const { props, note } = useField(name);
+  const limits = { min, max, maxLength };
   return (
-    <label className={`flex flex-col text-sm ${wide ? "col-span-2" : ""}`}>
+    <label className={`flex flex-col text-sm ${widths[width]}`}>
       {label}
       <input
-        className="input w-full"
+        className="input aria-invalid:border-error w-full"
         type={type}
-        min={min}
-        max={max}
         autoComplete="off"
-        {...register(name)}
+        {...limits}
+        {...props}
       />
+      {note}
     </label>
   );
 }
@@ -47,30 +71,30 @@ export function SelectField({
   name,
   label,
   options,
-  wide = false,
-}: Named & { options: readonly (readonly [string, string])[]; wide?: boolean }) {
-  const { register } = useFormContext<IntakeFields>();
+}: Named & { options: readonly (readonly [string, string])[] }) {
+  const { props, note } = useField(name);
   return (
-    <label className={`flex flex-col text-sm ${wide ? "col-span-2" : ""}`}>
+    <label className="flex flex-col text-sm">
       {label}
-      <select className="select w-full" {...register(name)}>
+      <select className="select aria-invalid:border-error w-full pr-9 text-ellipsis" {...props}>
         {options.map(([value, says]) => (
           <option key={value} value={value}>
             {says}
           </option>
         ))}
       </select>
+      {note}
     </label>
   );
 }
 
 /** One yes or no; with a value, one of a list that can be ticked. */
 export function TickField({ name, label, value }: Named & { value?: string }) {
-  const { register } = useFormContext<IntakeFields>();
+  const { props, note } = useField(name);
   return (
     <label className="flex min-h-11 cursor-pointer items-center gap-2 text-sm">
-      <input type="checkbox" className="checkbox" value={value} {...register(name)} />
-      {label}
+      <input type="checkbox" className="checkbox" value={value} {...props} />
+      {label} {note}
     </label>
   );
 }

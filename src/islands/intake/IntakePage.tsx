@@ -8,7 +8,7 @@ import type { Pathway } from "~/core/pathway/pathway";
 import { callApi } from "~/islands/frame/call-api";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayTime, t } from "~/messages/say";
-import { emptyIntake, toIntake, type IntakeFields } from "./intake-fields";
+import { emptyIntake, fieldOf, toIntake, type IntakeFields } from "./intake-fields";
 import { GoalsSection, PersonSection, ProblemSection } from "./IntakeSections";
 import { LimitsSection, ScreenSection } from "./SafetySections";
 import PlacingPanel from "./PlacingPanel";
@@ -22,13 +22,17 @@ interface Props {
   drafts: DraftList["drafts"];
   zone: string;
   maySign: boolean;
+  /** A person the clinic knows, for whom this is another episode. */
+  known: KnownPerson | null;
 }
+
+export type KnownPerson = Pick<IntakeFields, "beside" | "givenName" | "familyName" | "bornOn" | "activity">;
 
 const pauseMs = 800;
 
 /** Takes a new patient in, in the order of the work; kept as it goes, placed and signed at the end. */
-export default function IntakePage({ pathways, drafts, zone, maySign }: Props) {
-  const form = useForm<IntakeFields>({ defaultValues: emptyIntake });
+export default function IntakePage({ pathways, drafts, zone, maySign, known }: Props) {
+  const form = useForm<IntakeFields>({ defaultValues: { ...emptyIntake, ...known } });
   const [id, setId] = useState(() => uuid());
   const [placing, setPlacing] = useState<Placing | null>(null);
   const [problem, setProblem] = useState<Problem | null>(null);
@@ -66,6 +70,9 @@ export default function IntakePage({ pathways, drafts, zone, maySign }: Props) {
     const answer = await callApi<Placing>("/api/intakes/placing", { intake: toIntake(fields) });
     if (!answer.ok) {
       setPlacing(null);
+      answer.problem.problems?.forEach(({ path, problem: message }, n) =>
+        form.setError(fieldOf(path), { message }, { shouldFocus: n === 0 }),
+      );
       return setProblem(answer.problem);
     }
     setProblem(null);
@@ -99,7 +106,7 @@ export default function IntakePage({ pathways, drafts, zone, maySign }: Props) {
         )}
         <form onSubmit={propose} className="mt-3 grid items-start gap-4 lg:grid-cols-2" noValidate>
           <div className="flex flex-col gap-4">
-            <PersonSection />
+            <PersonSection known={watch("beside") !== ""} />
             <ProblemSection pathways={pathways} pathway={pathway} />
             <LimitsSection />
           </div>
@@ -119,6 +126,7 @@ export default function IntakePage({ pathways, drafts, zone, maySign }: Props) {
             pathway={pathway}
             placing={placing}
             intake={toIntake(getValues())}
+            beside={getValues().beside}
             maySign={maySign}
             onProblem={setProblem}
           />

@@ -8,7 +8,16 @@ import { Section, SelectField, TextField, TickField } from "./Fields";
 import type { IntakeFields } from "./intake-fields";
 import type { PathwayChoice } from "./IntakePage";
 
-export function PersonSection() {
+export function PersonSection({ known }: { known: boolean }) {
+  const { watch } = useFormContext<IntakeFields>();
+  if (known)
+    return (
+      <Section title={t("intake.person")}>
+        <p className="col-span-2">
+          {t("intake.known", { name: `${watch("givenName")} ${watch("familyName")}` })}
+        </p>
+      </Section>
+    );
   return (
     <Section title={t("intake.person")}>
       <TextField name="givenName" label={t("intake.givenName")} />
@@ -42,7 +51,7 @@ export function ProblemSection({
           ...(["left", "right", "both"] as const).map((side) => [side, t(`side.${side}`)] as const),
         ]}
       />
-      <TextField name="diagnosis" label={t("intake.diagnosis")} wide />
+      <TextField name="diagnosis" label={t("intake.diagnosis")} width="two" />
       <TextField name="onsetOn" label={t("intake.onsetOn")} type="date" />
       <SelectField
         name="cause"
@@ -66,33 +75,21 @@ export function ProblemSection({
           )}
         </>
       )}
-      <TextField name="history" label={t("intake.history")} wide />
+      <TextField name="history" label={t("intake.history")} width="two" />
     </Section>
   );
 }
 
 export function GoalsSection() {
-  const { control, register, watch } = useFormContext<IntakeFields>();
+  const { control, watch } = useFormContext<IntakeFields>();
   const tasks = useFieldArray({ control, name: "tasks" });
   const own = kitList.filter((kit) => kit.where !== "household" && kit.standIn === undefined);
   return (
     <Section title={t("intake.goals")}>
       {tasks.fields.map((task, n) => (
         <div key={task.id} className="col-span-2 grid grid-cols-[1fr_6rem] gap-2">
-          <label className="text-sm">
-            {t("intake.task", { number: n + 1 })}
-            <input className="input w-full" autoComplete="off" {...register(`tasks.${n}.text`)} />
-          </label>
-          <label className="text-sm">
-            {t("intake.rating")}
-            <input
-              className="input w-full"
-              type="number"
-              min={0}
-              max={10}
-              {...register(`tasks.${n}.rating`)}
-            />
-          </label>
+          <TextField name={`tasks.${n}.text`} label={t("intake.task", { number: n + 1 })} />
+          <TextField name={`tasks.${n}.rating`} label={t("intake.rating")} type="number" min={0} max={10} />
         </div>
       ))}
       {tasks.fields.length < 3 && (

@@ -14,12 +14,13 @@ interface Props {
   pathway: PathwayChoice;
   placing: Placing;
   intake: Intake;
+  beside: string;
   maySign: boolean;
   onProblem: (problem: Problem | null) => void;
 }
 
 /** The stage and, lane by lane, the exercise proposed, each with its reason; changed here and signed. */
-export default function PlacingPanel({ id, pathway, placing, intake, maySign, onProblem }: Props) {
+export default function PlacingPanel({ id, pathway, placing, intake, beside, maySign, onProblem }: Props) {
   const [stage, setStage] = useState(placing.stage);
   const [reason, setReason] = useState("");
   const [busy, setBusy] = useState(false);
@@ -35,6 +36,7 @@ export default function PlacingPanel({ id, pathway, placing, intake, maySign, on
     const body: IntakeBody = {
       id,
       intake,
+      ...(beside ? { beside } : {}),
       stage,
       ...(others && reason.trim() ? { reason: reason.trim() } : {}),
       items: items.map(({ exerciseId, variantId, prescription }) => ({

@@ -2,7 +2,7 @@ import { useFieldArray, useFormContext } from "react-hook-form";
 import { illnesses, medicines } from "~/core/intake/intake";
 import { stopSignals } from "~/core/intake/stop-signal";
 import { label, t } from "~/messages/say";
-import { Section, TickField } from "./Fields";
+import { Section, SelectField, TextField, TickField } from "./Fields";
 import type { IntakeFields, LimitField } from "./intake-fields";
 
 /** Red flags first: a yes ends the intake. Then what bears on dose and safety. */
@@ -45,7 +45,7 @@ const kinds: readonly LimitField["what"][] = [
 
 /** The surgeon's limits as a timeline: what, to which angle, from when to when. */
 export function LimitsSection() {
-  const { control, register, watch } = useFormContext<IntakeFields>();
+  const { control, watch } = useFormContext<IntakeFields>();
   const limits = useFieldArray({ control, name: "limits" });
   return (
     <Section title={t("intake.limits")}>
@@ -56,50 +56,28 @@ export function LimitsSection() {
             key={field.id}
             className="border-base-300 col-span-2 grid grid-cols-2 gap-2 border-b pb-2 sm:grid-cols-[1.6fr_4.5rem_1fr_1fr]"
           >
-            <label className="text-sm">
-              {t("intake.limitWhat")}
-              <select className="select w-full" {...register(`limits.${n}.what`)}>
-                {kinds.map((kind) => (
-                  <option key={kind} value={kind}>
-                    {t(`limitKind.${kind}`)}
-                  </option>
-                ))}
-              </select>
-            </label>
+            <SelectField
+              name={`limits.${n}.what`}
+              label={t("intake.limitWhat")}
+              options={kinds.map((kind) => [kind, t(`limitKind.${kind}`)] as const)}
+            />
             {what === "knee" || what === "hip" ? (
-              <label className="text-sm">
-                {t("intake.degrees")}
-                <input
-                  className="input w-full"
-                  type="number"
-                  min={0}
-                  max={160}
-                  {...register(`limits.${n}.degrees`)}
-                />
-              </label>
+              <TextField
+                name={`limits.${n}.degrees`}
+                label={t("intake.degrees")}
+                type="number"
+                min={0}
+                max={160}
+              />
             ) : (
               <span className="max-sm:hidden" />
             )}
-            <label className="text-sm">
-              {t("intake.from")}
-              <input className="input w-full" type="date" {...register(`limits.${n}.from`)} />
-            </label>
-            <label className="text-sm">
-              {t("intake.until")}
-              <input className="input w-full" type="date" {...register(`limits.${n}.until`)} />
-            </label>
+            <TextField name={`limits.${n}.from`} label={t("intake.from")} type="date" />
+            <TextField name={`limits.${n}.until`} label={t("intake.until")} type="date" />
             <button type="button" className="btn self-end sm:order-last" onClick={() => limits.remove(n)}>
               {t("measures.remove")}
             </button>
-            <label className="col-span-full text-sm sm:col-span-3">
-              {t("intake.limitSays")}
-              <input
-                className="input w-full"
-                maxLength={160}
-                autoComplete="off"
-                {...register(`limits.${n}.says`)}
-              />
-            </label>
+            <TextField name={`limits.${n}.says`} label={t("intake.limitSays")} width="row" maxLength={160} />
           </div>
         );
       })}

@@ -1,3 +1,4 @@
+import type { FieldPath } from "react-hook-form";
 import type { Intake } from "~/core/intake/intake";
 import { bareHome, fullGym } from "~/core/progression/kit";
 import type { Restriction } from "~/core/progression/restriction";
@@ -13,6 +14,8 @@ export interface LimitField {
 
 /** The form as typed: text for text and dates, so that half a date is kept too. */
 export interface IntakeFields {
+  /** Another episode of the person this one is for too; empty for a new person. */
+  beside: string;
   givenName: string;
   familyName: string;
   bornOn: string;
@@ -45,6 +48,7 @@ export interface IntakeFields {
 }
 
 export const emptyIntake: IntakeFields = {
+  beside: "",
   givenName: "",
   familyName: "",
   bornOn: "",
@@ -79,6 +83,7 @@ export const emptyIntake: IntakeFields = {
 /** The form as the endpoint reads it; what is wrong with it the endpoint says, field by field. */
 export function toIntake(fields: IntakeFields): Intake {
   const {
+    beside,
     givenName,
     familyName,
     bornOn,
@@ -152,4 +157,21 @@ function usualWords(what: LimitField["what"], degrees: string): string {
     note: "as the surgeon wrote",
   };
   return words[what];
+}
+
+const renamed: Readonly<Record<string, FieldPath<IntakeFields>>> = {
+  surgery: "surgeryOn",
+  "surgery.on": "surgeryOn",
+  "surgery.procedure": "procedure",
+  "surgery.graft": "graft",
+};
+
+/** The field of the form that a path of the endpoint's answer is about. */
+export function fieldOf(path: string): FieldPath<IntakeFields> {
+  const name = path
+    .split("/")
+    .filter((part) => part && part !== "intake" && part !== "person")
+    .join(".")
+    .replace(/mostDeg$/, "degrees");
+  return renamed[name] ?? (name as FieldPath<IntakeFields>);
 }

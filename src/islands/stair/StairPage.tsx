@@ -163,6 +163,12 @@ export default function StairPage({ stair: loaded }: { stair: StairView }) {
               {t("caseload.last", { date: sayDate(stair.lastSessionOn) })}
             </p>
           )}
+          <a
+            className="link inline-flex min-h-11 items-center px-1 text-sm"
+            href={`/intake?beside=${stair.episodeId}`}
+          >
+            {t("stair.another")}
+          </a>
         </div>
         <div className="bg-base-100 border-base-300 rounded-box min-w-0 border p-3">
           <StageBox stair={shown} code={stage} />

@@ -4,6 +4,7 @@ import { toDatabaseTime, fromDatabaseTime, type Queryable } from "~/server/db/co
 /** The changing head of an episode, with the person it belongs to. */
 export interface EpisodeHead {
   readonly id: string;
+  readonly personId: string;
   readonly version: number;
   readonly diagnosis: string;
   readonly involvedSide: "left" | "right" | "both";
@@ -17,7 +18,7 @@ export interface EpisodeHead {
 }
 
 const headColumns = `
-  e.id, e.version, e.diagnosis_text, e.involved_side, e.onset_on, e.surgery_on, e.graft, e.target_on, e.pathway_hash, e.started_at,
+  e.id, e.person_id, e.version, e.diagnosis_text, e.involved_side, e.onset_on, e.surgery_on, e.graft, e.target_on, e.pathway_hash, e.started_at,
   p.given_name, p.family_name, p.born_on, p.activity`;
 
 /** Active episodes of a clinic. */
@@ -122,6 +123,7 @@ export async function insertPerson(
 function toHead(row: RowDataPacket): EpisodeHead {
   return {
     id: row["id"],
+    personId: row["person_id"],
     version: Number(row["version"]),
     diagnosis: row["diagnosis_text"],
     involvedSide: row["involved_side"],

@@ -101,7 +101,7 @@ async function store(
 ): Promise<void> {
   const { intake, id: episodeId } = body;
   const { clinicId, staffId } = staff;
-  const personId = uuid();
+  const personId = await personOf(db, clinicId, body, at);
   const define = (kind: "exercise" | "measure" | "pathway", code: string, definition: object) =>
     storeDefinition(db, clinicId, { kind, code, body: definition }, at);
   const pathwayHash = await define("pathway", pathway.code, pathway);
@@ -109,7 +109,6 @@ async function store(
   for (const { exercise } of items) hashes.push(await define("exercise", exercise.id, exercise));
   for (const measure of measuresOf(pathway)) hashes.push(await define("measure", measure.code, measure));
 
-  await insertPerson(db, clinicId, { id: personId, ...intake.person, at });
   await insertEpisode(db, clinicId, {
     id: episodeId,
     personId,
@@ -157,4 +156,16 @@ async function store(
       toDatabaseTime(at),
     ],
   );
+}
+
+/** Who the episode is for: the person of the episode it stands beside, or a new one. */
+async function personOf(db: Connection, clinicId: string, body: IntakeBody, at: string): Promise<string> {
+  if (body.beside === undefined) {
+    const id = uuid();
+    await insertPerson(db, clinicId, { id, ...body.intake.person, at });
+    return id;
+  }
+  const other = await findEpisode(db, clinicId, body.beside);
+  if (!other) throw refused([{ path: "/beside", problem: "is not an episode of this clinic" }]);
+  return other.personId;
 }

@@ -287,7 +287,7 @@ export const en = {
   "evidence.reference-missing": "No maximum measured, so the effort band has no newtons.",
   "evidence.flare-elsewhere": "{date}: reaction traced to other items; this one holds.",
   "evidence.rebaseline": "{days} days away: measure the baseline again first.",
-  "evidence.next-knob": "Only the {knob} changes; {need} good days were needed.",
+  "evidence.next-knob": "One knob changes: {knob}. {need} good days were needed.",
   "evidence.lane-ready": "{lane}: nothing left to turn in this stage.",
   "evidence.plateau": "No step for {days} days.",
 
@@ -558,7 +558,7 @@ export const en = {
   "placing.sign": "Sign stage and plan",
   "placing.reason.time": "{days, plural, one {# day} other {# days}} of minimum time left in ‘{stage}’.",
   "placing.reason.criteria": "Still open in ‘{stage}’: {names}.",
-  "placing.reason.first-stage": "The first stage: nothing speaks yet for a later one.",
+  "placing.reason.first-stage": "Where this pathway begins: nothing speaks yet for a later stage.",
   "placing.reason.last-stage": "Every gate before is open.",
   "placing.reason.irritability": "Irritability {level}: {phase} work first.",
   "placing.reason.kit": "Uses {kit}.",

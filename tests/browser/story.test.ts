@@ -79,7 +79,7 @@ describe("one groin strain climbs one step", () => {
     const evidence = await text("evidence");
     expect(evidence).toContain("Sun 8 Mar: pain 1 before, 1 during, 1 next morning; effort");
     expect(evidence).toContain("Tue 10 Mar: pain 1 before, 1 during, 1 next morning; effort 6. Counts.");
-    expect(evidence).toContain("Only the effort changes; 2 good days were needed.");
+    expect(evidence).toContain("One knob changes: effort. 2 good days were needed.");
   });
 
   it("two tabs: the first signs, the second is told and sees what stands now", async () => {

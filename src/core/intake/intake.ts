@@ -158,7 +158,7 @@ export function personalLimits({
             kind: "position" as const,
             cannot,
             origin: "person" as const,
-            says: "this person cannot take that position",
+            says: `cannot take: ${cannot.join(", ")}`,
           },
         ]
       : []),

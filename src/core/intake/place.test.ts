@@ -97,6 +97,17 @@ describe("the plan", () => {
       expect(moderate?.[i]).toBeLessThanOrEqual(low?.[i] ?? -1);
     });
   });
+  it.each([
+    ["ligament-reconstruction", "knee"],
+    ["hip-arthroscopy", "hip"],
+    ["ankle-and-calf", "ankle"],
+  ] as const)("moves the joint that was hurt first: %s, %s", (code, region) => {
+    const { lanes } = place(someIntake(code));
+    const mobility = lanes.find(({ lane }) => lane === "mobility")?.chosen;
+    const exercise = startingExercises.find(({ id }) => id === mobility?.exerciseId);
+    expect(exercise?.regions).toContain(region);
+  });
+
   it("fits the minutes of a day by fewer sets, and says so where even that is not enough", () => {
     const roomy = place(someIntake("groin-strain", { minutesPerDay: 120 }));
     const tight = place(someIntake("groin-strain", { minutesPerDay: 10 }));

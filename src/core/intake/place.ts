@@ -154,9 +154,13 @@ function placedLane(lane: Lane, stage: Stage, limits: readonly Restriction[], in
     candidates.map(({ variant }) => variant),
     input.intake.irritability,
   );
+  const { region } = input.pathway;
+  const elsewhere = ({ regions }: Exercise) =>
+    region !== undefined && regions?.includes(region) !== true ? 1 : 0;
   const ordered = [...candidates].sort(
     (a, b) =>
       distance(a.variant, wanted) - distance(b.variant, wanted) ||
+      elsewhere(a.exercise) - elsewhere(b.exercise) ||
       a.variant.kit.length - b.variant.kit.length,
   );
   const [first] = ordered;

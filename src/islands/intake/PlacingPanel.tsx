@@ -66,7 +66,7 @@ export default function PlacingPanel({ id, pathway, placing, intake, beside, may
     >
       <h2 className="text-xl font-bold">{t("placing.title")}</h2>
       <div className="mt-2 flex flex-wrap items-end gap-3">
-        <label className="text-sm">
+        <label className="flex flex-col text-sm">
           {t("placing.stage")}
           <select
             className="select w-64 text-base"

@@ -48,7 +48,7 @@ function CriterionLine({ criterion }: { criterion: Criterion }) {
       <td className="py-1 pr-2 text-right font-semibold whitespace-nowrap">
         {criterion.value === null ? "–" : sayQuantity(criterion.value, criterion.unit)}
         {criterion.early && (
-          <span className="text-base-content/75 block text-xs font-normal whitespace-normal">
+          <span className="text-base-content/75 ml-auto block max-w-36 text-xs font-normal whitespace-normal">
             {t("gate.early", {
               percent: sayNumber(criterion.early.percent),
               kind: t(`early.${criterion.early.kind}`),
@@ -59,7 +59,7 @@ function CriterionLine({ criterion }: { criterion: Criterion }) {
       <td className="text-base-content/75 py-1 pr-3 text-right whitespace-nowrap">
         {`${sign} ${sayQuantity(criterion.threshold, criterion.unit)}`}
       </td>
-      <td className={`py-1 ${tone}`}>
+      <td className={`py-1 pr-3 ${tone}`}>
         <span className="inline-flex items-center gap-1">
           <Icon className="size-4" aria-hidden /> {t(`criterion.${criterion.verdict}`)}
         </span>

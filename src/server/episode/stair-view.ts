@@ -57,7 +57,7 @@ export function stairView(staff: StaffContext, loaded: LoadedCase, preview?: Pai
     gate: review.gate,
     items: review.items.map((item) => stairItem(loaded, item, limits, today)),
     restrictions: limits
-      .filter((limit) => told(limit, today))
+      .filter((limit) => told(limit, today) && !saidWithEnd(limit, limits, today))
       .map(({ says, until, origin }) => ({ says, until: until ?? null, origin })),
     ...openDays(loaded),
     target: targetOf(loaded, review, today),
@@ -71,6 +71,12 @@ const untold = new Set(["kit", "phases", "variants"]);
 /** Limits worth a line: those of the body, that have not ended. What kit is at hand and what a stage holds is said elsewhere. */
 export function told({ kind, until }: Restriction, today: string): boolean {
   return !untold.has(kind) && (until === undefined || today <= until);
+}
+
+/** A stage's words may repeat a dated limit; the one that says until when is enough. */
+function saidWithEnd({ says, until }: Restriction, all: readonly Restriction[], today: string): boolean {
+  if (until !== undefined) return false;
+  return all.some((other) => other.says === says && other.until !== undefined && told(other, today));
 }
 
 /** How the minimum times still ahead stand to the day the patient wants to be ready for. */

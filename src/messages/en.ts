@@ -717,7 +717,7 @@ export const en = {
   "plan.sum": "{items, plural, one {# exercise} other {# exercises}} · {minutes} min",
   "plan.have": "of {minutes}",
   "plan.blocked": "No longer fits: {says}. Take it out or choose another.",
-  "plan.circumstances": "Days, minutes, kit have changed",
+  "plan.circumstances": "Days, minutes, kit or limits have changed",
   "plan.circumstancesSign": "Sign and look at the plan again",
   "plan.circumstancesSaved": "The plan is judged by the new week.",
   "plan.kitKeep": "as before",

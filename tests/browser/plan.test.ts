@@ -64,3 +64,21 @@ it("what fits nothing says so", async () => {
   await page.getByRole("searchbox").fill("zzzz");
   await page.getByText("Nothing fits. Take a filter away.").waitFor();
 });
+
+it("a new limit of the surgeon names the items it rules out, with its words, and is there to be changed again", async () => {
+  const { page } = person;
+  const box = page.getByTestId("circumstances");
+  await box.getByText("Days, minutes, kit or limits have changed").click();
+  await box.getByLabel("Kit").selectOption("gym");
+  await box.getByRole("button", { name: "Add a limit" }).click();
+  await box.getByLabel("To °").fill("20");
+  await box.getByLabel("Until").fill("2026-04-30");
+  await box.getByRole("textbox", { name: /Why/ }).fill("Letter of the surgeon");
+  await box.getByRole("button", { name: "Sign and look at the plan again" }).click();
+  await page.getByTestId("plan-two-leg-squat").getByText("knee bend to 20°").waitFor();
+  expect(await page.getByTestId("plan-adductor-slide").getByText("knee bend to 20°").count()).toBe(0);
+  await page.reload({ waitUntil: "networkidle" });
+  await box.getByText("Days, minutes, kit or limits have changed").click();
+  expect(await box.getByLabel("To °").inputValue()).toBe("20");
+  expect(await box.getByLabel("Until").inputValue()).toBe("2026-04-30");
+});

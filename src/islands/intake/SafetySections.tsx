@@ -3,7 +3,8 @@ import { illnesses, medicines } from "~/core/intake/intake";
 import { stopSignals } from "~/core/intake/stop-signal";
 import { label, t } from "~/messages/say";
 import { Section, SelectField, TextField, TickField } from "./Fields";
-import type { IntakeFields, LimitField } from "./intake-fields";
+import type { IntakeFields } from "./intake-fields";
+import type { LimitField } from "./limit-field";
 
 /** Red flags first: a yes ends the intake. Then what bears on dose and safety. */
 export function ScreenSection() {

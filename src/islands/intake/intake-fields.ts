@@ -1,16 +1,7 @@
 import type { FieldPath } from "react-hook-form";
 import type { Intake } from "~/core/intake/intake";
 import { bareHome, fullGym } from "~/core/progression/kit";
-import type { Restriction } from "~/core/progression/restriction";
-
-/** A line of the surgeon's timeline as typed. */
-export interface LimitField {
-  readonly what: "knee" | "hip" | "bearing-none" | "bearing-two-legs" | "impact" | "note";
-  readonly degrees: string;
-  readonly says: string;
-  readonly from: string;
-  readonly until: string;
-}
+import { toLimit, type LimitField } from "./limit-field";
 
 /** The form as typed: text for text and dates, so that half a date is kept too. */
 export interface IntakeFields {
@@ -123,40 +114,6 @@ export function toIntake(fields: IntakeFields): Intake {
     kit: [...new Set(atHand)],
     ...(school ? { school } : {}),
   };
-}
-
-function toLimit({ what, degrees, says, from, until }: LimitField): Restriction {
-  const common = {
-    origin: "surgeon" as const,
-    says: says.trim() || usualWords(what, degrees),
-    ...(from ? { from } : {}),
-    ...(until ? { until } : {}),
-  };
-  switch (what) {
-    case "knee":
-    case "hip":
-      return { kind: "range-limit", joint: what, mostDeg: Number(degrees), ...common };
-    case "bearing-none":
-      return { kind: "bearing", most: "none", ...common };
-    case "bearing-two-legs":
-      return { kind: "bearing", most: "two-legs", ...common };
-    case "impact":
-      return { kind: "forbid", codes: ["impact"], ...common };
-    case "note":
-      return { kind: "note", ...common };
-  }
-}
-
-function usualWords(what: LimitField["what"], degrees: string): string {
-  const words: Record<LimitField["what"], string> = {
-    knee: `knee bend to ${degrees}°`,
-    hip: `hip bend to ${degrees}°`,
-    "bearing-none": "no weight on the leg",
-    "bearing-two-legs": "weight on both legs only",
-    impact: "no running or jumping",
-    note: "as the surgeon wrote",
-  };
-  return words[what];
 }
 
 const renamed: Readonly<Record<string, FieldPath<IntakeFields>>> = {

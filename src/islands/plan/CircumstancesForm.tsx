@@ -1,9 +1,11 @@
-import { useForm } from "react-hook-form";
+import { FormProvider, useForm } from "react-hook-form";
 import { v7 as uuid } from "uuid";
 import type { Problem } from "~/core/interchange/contract";
 import type { PlanView, PlanWritten } from "~/core/interchange/plan-contract";
 import { bareHome, fullGym } from "~/core/progression/kit";
 import { callApi } from "~/islands/frame/call-api";
+import { limitField, toLimit, type LimitField } from "~/islands/intake/limit-field";
+import { LimitsSection } from "~/islands/intake/SafetySections";
 import ReasonField, { reasonRules } from "~/islands/frame/ReasonField";
 import { t } from "~/messages/say";
 
@@ -18,27 +20,32 @@ interface Fields {
   minutes: number;
   place: "keep" | "home" | "gym";
   cannotFloor: boolean;
+  limits: LimitField[];
   reason: string;
 }
 
-/** What the plan must fit into from now on: days, minutes, kit, the floor. Items that no longer fit then say so. */
+/** What the plan must fit into from now on: days, minutes, kit, the floor, the surgeon's limits. Items that no longer fit then say so. */
 export default function CircumstancesForm({ plan, onChanged, onProblem }: Props) {
   const before = plan.circumstances;
-  const { register, handleSubmit, formState } = useForm<Fields>({
+  const limits = before?.limits ?? [];
+  const form = useForm<Fields>({
     defaultValues: {
       days: before?.daysPerWeek ?? 3,
       minutes: before?.minutesPerDay ?? 30,
       place: before ? "keep" : "home",
       cannotFloor: before ? !before.reachesFloor : false,
+      limits: limits.flatMap((limit) => limitField(limit) ?? []),
     },
   });
-  const submit = handleSubmit(async ({ days, minutes, place, cannotFloor, reason }) => {
+  const { register, handleSubmit, formState } = form;
+  const submit = handleSubmit(async ({ days, minutes, place, cannotFloor, limits: lines, reason }) => {
     const kit = { keep: before?.kit ?? bareHome, home: bareHome, gym: fullGym }[place];
     const body = {
       id: uuid(),
       reason: reason.trim(),
       circumstances: {
-        limits: before?.limits ?? [],
+        // Limits that the form cannot show stay as they are.
+        limits: [...limits.filter((limit) => limitField(limit) === null), ...lines.map(toLimit)],
         cannotPositions: before?.cannotPositions ?? [],
         reachesFloor: !cannotFloor,
         daysPerWeek: days,
@@ -86,6 +93,11 @@ export default function CircumstancesForm({ plan, onChanged, onProblem }: Props)
           <input type="checkbox" className="checkbox" {...register("cannotFloor")} />
           {t("intake.cannotFloor")}
         </label>
+        <div className="col-span-2">
+          <FormProvider {...form}>
+            <LimitsSection />
+          </FormProvider>
+        </div>
         <div className="col-span-2">
           <ReasonField
             label={t("sign.reason")}

@@ -73,10 +73,10 @@ it("a new limit of the surgeon names the items it rules out, with its words, and
   await box.getByRole("button", { name: "Add a limit" }).click();
   await box.getByLabel("To °").fill("20");
   await box.getByLabel("Until").fill("2026-04-30");
-  await box.getByRole("textbox", { name: /Why/ }).fill("Letter of the surgeon");
+  await box.getByLabel("Reason").fill("Letter of the surgeon");
   await box.getByRole("button", { name: "Sign and look at the plan again" }).click();
-  await page.getByTestId("plan-two-leg-squat").getByText("knee bend to 20°").waitFor();
-  expect(await page.getByTestId("plan-adductor-slide").getByText("knee bend to 20°").count()).toBe(0);
+  await page.getByTestId("plan-two-leg-squat").getByText("No longer fits: knee bend to 20°").waitFor();
+  expect(await page.getByTestId("plan-front-plank").getByText("No longer fits").count()).toBe(0);
   await page.reload({ waitUntil: "networkidle" });
   await box.getByText("Days, minutes, kit or limits have changed").click();
   expect(await box.getByLabel("To °").inputValue()).toBe("20");

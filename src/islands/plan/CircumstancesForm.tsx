@@ -105,7 +105,7 @@ export default function CircumstancesForm({ plan, onChanged, onProblem }: Props)
             invalid={!!formState.errors.reason}
           />
         </div>
-        <button className="btn btn-primary justify-self-start" disabled={formState.isSubmitting}>
+        <button className="btn btn-primary col-span-2 justify-self-start" disabled={formState.isSubmitting}>
           {t("plan.circumstancesSign")}
         </button>
       </form>

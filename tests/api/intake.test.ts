@@ -103,6 +103,8 @@ describe("signing", () => {
     expect(stair.restrictions.map((r: { says: string }) => r.says)).toEqual(
       expect.arrayContaining(["60° for two weeks", "knee bend stays within 90° for six weeks"]),
     );
+    const said = stair.restrictions.map((r: { says: string }) => r.says);
+    expect(said).toEqual([...new Set(said)]);
     const plan = (await two.get(`/api/episodes/${body.id}/plan`)).body;
     expect(plan.emptyLanes).toEqual(placing.lanes.filter((l) => !l.chosen).map((l) => l.lane));
     const deep = await one.post(`/api/episodes/${body.id}/items`, {

@@ -716,6 +716,8 @@ export const en = {
   "plan.back": "Back to the stair",
   "plan.sum": "{items, plural, one {# exercise} other {# exercises}} · {minutes} min",
   "plan.have": "of {minutes}",
+  "plan.budget":
+    "{used, plural, =0 {nothing} one {# exercise} other {# exercises}} made harder in 7 days; at most {limit} is usual",
   "plan.blocked": "No longer fits: {says}. Take it out or choose another.",
   "plan.circumstances": "Days, minutes, kit or limits have changed",
   "plan.circumstancesSign": "Sign and look at the plan again",

@@ -76,6 +76,24 @@ describe("the plan", () => {
     expect(time.minutes).toBeCloseTo(170 / 60, 9);
   });
 
+  it("counts what was made harder this week: a step signed now is one more", async () => {
+    const { rows } = (await one.get("/api/caseload")).body;
+    const named = (r: { person: { familyName: string } }) => r.person.familyName === "Merriweather";
+    const path = `/api/episodes/${rows.find(named).episodeId}`;
+    const before = (await one.get(`${path}/plan`)).body.changeBudget;
+    const { version, items } = (await one.get(path)).body;
+    const ready = items.find((i: { proposal: { outcome: string } }) => i.proposal.outcome === "step-up");
+    const signed = await one.post(`${path}/decisions`, {
+      id: uuid(),
+      itemId: ready.itemId,
+      expectedVersion: version,
+      action: "accept",
+    });
+    expect(signed.status).toBe(201);
+    const after = (await one.get(`${path}/plan`)).body.changeBudget;
+    expect(after).toEqual({ used: before.used + 1, limit: 4 });
+  });
+
   it("takes any exercise of the catalogue, once, whoever sends it twice", async () => {
     const body = { id: uuid(), exerciseId: "clam", variantId: "clam-30" };
     const path = `/api/episodes/${fencer}/items`;

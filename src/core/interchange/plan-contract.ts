@@ -60,6 +60,8 @@ export const PlanView = Type.Object(
     stageLanes: Type.Array(Lane),
     limits: Type.Array(Type.String()),
     circumstances: Type.Union([Circumstances, Type.Null()]),
+    /** Items that got harder in the last seven days, and the most that is usual. */
+    changeBudget: Type.Object({ used: Type.Integer(), limit: Type.Integer() }, closed),
     maySign: Type.Boolean(),
   },
   closed,

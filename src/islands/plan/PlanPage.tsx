@@ -39,6 +39,11 @@ export default function PlanPage({ plan: loaded }: { plan: PlanView }) {
             {t("plan.sum", { items: items.length, minutes: sayNumber(Math.round(time.minutes)) })}
             {plan.circumstances && ` ${t("plan.have", { minutes: plan.circumstances.minutesPerDay })}`}
           </strong>
+          <span
+            className={`block text-sm ${plan.changeBudget.used > plan.changeBudget.limit ? "text-warning font-medium" : ""}`}
+          >
+            {t("plan.budget", { ...plan.changeBudget })}
+          </span>
           {time.contacts > 0 && (
             <span className="block text-sm">{t("plan.contacts", { contacts: time.contacts })}</span>
           )}

@@ -1,5 +1,8 @@
+import { changeBudget } from "~/core/decision/change-budget";
+import type { SignedChange } from "~/core/decision/decide-input";
 import { doseMinutes } from "~/core/dose/dose-minutes";
 import { planMinutes } from "~/core/dose/plan-minutes";
+import type { CaseFile } from "~/core/interchange/case-file";
 import type { NextStep, PlanItem, PlanView } from "~/core/interchange/plan-contract";
 import { limitsOf, reviewCase, type ItemReview } from "~/core/interchange/review-case";
 import { stageOf } from "~/core/pathway/pathway";
@@ -43,8 +46,16 @@ export function planView(staff: StaffContext, { head, file, circumstances }: Loa
     stageLanes,
     limits: limits.filter((limit) => told(limit, today)).map((limit) => limit.says),
     circumstances,
+    changeBudget: changeBudget(
+      items.map(({ itemId }) => signedChanges(file, itemId)),
+      { today, zone: file.zone, firstStage: stage === file.pathway.stages[0] },
+    ),
     maySign: (signingRoles as readonly string[]).includes(staff.role),
   };
+}
+
+function signedChanges({ decisions }: CaseFile, itemId: string): SignedChange[] {
+  return decisions.flatMap((d) => (d.itemId === itemId && d.signedChange !== null ? [d.signedChange] : []));
 }
 
 function planItem(

@@ -1,0 +1,36 @@
+import { addDays, localDay } from "~/core/schedule/local-day";
+import type { SignedChange } from "./decide-input";
+
+const usualLimit = 4;
+const firstStageLimit = 2;
+const days = 7;
+
+export interface ChangeBudget {
+  /** Items that got harder within the last seven local days, today included. */
+  readonly used: number;
+  /** The most that is usual in a week. */
+  readonly limit: number;
+}
+
+/**
+ * How much of a week's harder steps a plan has used: an item counts once however often it went up. Two a week in the first
+ * stage, else four (common practice: few changes at a time show which one the body answered).
+ *
+ * @param changes signed changes, item by item
+ * @param today local date (YYYY-MM-DD)
+ * @param zone time zone of the clinic (IANA)
+ */
+export function changeBudget(
+  changes: readonly (readonly SignedChange[])[],
+  { today, zone, firstStage }: { today: string; zone: string; firstStage: boolean },
+): ChangeBudget {
+  const from = addDays(today, 1 - days);
+  const within = ({ direction, at }: SignedChange) => {
+    const day = localDay(at, zone);
+    return direction === "harder" && day >= from && day <= today;
+  };
+  return {
+    used: changes.filter((ofItem) => ofItem.some(within)).length,
+    limit: firstStage ? firstStageLimit : usualLimit,
+  };
+}

@@ -75,7 +75,13 @@ describe("a session is refused, whole, with the field named", () => {
       (await one.send("POST", path, "x=1", { "content-type": "application/x-www-form-urlencoded" })).status,
     ).toBe(415);
     expect((await one.send("POST", path, `"${"x".repeat(300_000)}"`)).status).toBe(413);
-    expect((await one.send("POST", path, `"${"x".repeat(5_000_000)}"`)).status).toBe(413);
+    expect((await one.send("POST", path, `"${"x".repeat(4_000_000)}"`)).status).toBe(413);
+    // Beyond what is read and thrown away the line is cut, before or after the answer has gone out.
+    const cut = one.send("POST", path, `"${"x".repeat(9_000_000)}"`).then(
+      ({ status }) => status,
+      () => "cut",
+    );
+    expect([413, "cut"]).toContain(await cut);
   });
 
   it("a report before its session, or on the day itself", async () => {

@@ -217,5 +217,8 @@ describe("a draft", () => {
       (await one.post("/api/intakes", { id, intake, stage: placing.stage, items: itemsOf(placing) })).status,
     ).toBe(201);
     expect(await found()).toEqual([]);
+    // A save that was still on its way when the intake was signed.
+    expect((await one.post("/api/intakes/drafts", draft)).status).toBe(201);
+    expect(await found()).toEqual([]);
   });
 });

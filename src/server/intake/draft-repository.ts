@@ -5,7 +5,10 @@ import { fromDatabaseJson, fromDatabaseTime, toDatabaseTime, type Queryable } fr
 
 const keptAtMost = 30;
 
-/** Keeps an intake that is being filled in; the same id again takes its place. */
+/**
+ * Keeps an intake that is being filled in; the same id again takes its place. One that has been signed is over: a save that was
+ * still on its way keeps nothing.
+ */
 export async function saveDraft(
   db: Queryable,
   staff: StaffContext,
@@ -13,7 +16,9 @@ export async function saveDraft(
   at: string,
 ): Promise<void> {
   await db.execute(
-    `INSERT INTO intake_drafts (clinic_id, id, label, body, saved_by, saved_at) VALUES (?, ?, ?, ?, ?, ?)
+    `INSERT INTO intake_drafts (clinic_id, id, label, body, saved_by, saved_at)
+     SELECT * FROM (SELECT ? AS clinic_id, ? AS id, ? AS label, ? AS body, ? AS saved_by, ? AS saved_at) AS draft
+      WHERE NOT EXISTS (SELECT 1 FROM episodes e WHERE e.clinic_id = draft.clinic_id AND e.id = draft.id)
      ON DUPLICATE KEY UPDATE label = VALUES(label), body = VALUES(body), saved_by = VALUES(saved_by),
        saved_at = VALUES(saved_at)`,
     [staff.clinicId, draft.id, draft.label, JSON.stringify(draft.body), staff.staffId, toDatabaseTime(at)],
@@ -23,7 +28,11 @@ export async function saveDraft(
 /** The clinic's unfinished intakes, latest first. */
 export async function listDrafts(db: Queryable, clinicId: string): Promise<DraftList["drafts"]> {
   const [rows] = await db.query<RowDataPacket[]>(
-    "SELECT id, label, body, saved_at FROM intake_drafts WHERE clinic_id = ? ORDER BY saved_at DESC, id LIMIT ?",
+    `SELECT d.id, d.label, d.body, d.saved_at
+       FROM intake_drafts d
+       LEFT JOIN episodes e ON e.clinic_id = d.clinic_id AND e.id = d.id
+      WHERE d.clinic_id = ? AND e.id IS NULL
+      ORDER BY d.saved_at DESC, d.id LIMIT ?`,
     [clinicId, keptAtMost],
   );
   return rows.map((row) => ({

@@ -10,6 +10,8 @@ GRANT SELECT, INSERT, UPDATE, DELETE ON leases TO {{app}};
 GRANT SELECT, INSERT, UPDATE ON people TO {{app}};
 GRANT SELECT, INSERT, UPDATE ON episodes TO {{app}};
 GRANT SELECT, INSERT, UPDATE, DELETE ON intake_drafts TO {{app}};
+GRANT SELECT, INSERT, UPDATE, DELETE ON session_drafts TO {{app}};
+GRANT SELECT, INSERT, UPDATE, DELETE ON caseload_rows TO {{app}};
 -- Facts: append only
 GRANT SELECT, INSERT ON definitions TO {{app}};
 GRANT SELECT, INSERT ON episode_definitions TO {{app}};
@@ -31,3 +33,7 @@ GRANT SELECT, INSERT ON measure_visits TO {{app}};
 GRANT SELECT, INSERT ON passing_settings TO {{app}};
 GRANT SELECT, INSERT ON intakes TO {{app}};
 GRANT SELECT, INSERT ON circumstances TO {{app}};
+GRANT SELECT, INSERT ON stop_signals TO {{app}};
+GRANT SELECT, INSERT ON signal_clearances TO {{app}};
+GRANT SELECT, INSERT ON flare_attributions TO {{app}};
+GRANT SELECT, INSERT ON documents TO {{app}};

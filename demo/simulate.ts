@@ -5,7 +5,7 @@ import { measuresOf } from "~/catalogue/pathways/measures-of";
 import { groinPathway } from "~/catalogue/pathways/groin";
 import { startingExercises } from "~/catalogue/exercises/all";
 import { caseFormat, caseVersion, type CaseFile } from "~/core/interchange/case-file";
-import { reviewCase, type ItemReview } from "~/core/interchange/review-case";
+import { reviewCase, type CaseReview, type ItemReview } from "~/core/interchange/review-case";
 import { effortTarget } from "~/core/dose/effort-target";
 import type { TurnedChange } from "~/core/progression/change";
 import { firstPrescription, type Exercise } from "~/core/progression/exercise";
@@ -84,7 +84,7 @@ export function simulate(profile: DemoProfile, today: string): CaseFile {
     },
     pathway,
     exercises: startingExercises.filter((exercise) => used.has(exercise.id)),
-    measures: measuresOf(pathway),
+    measures: [...measuresOf(pathway), measureByCode("standing-height")],
     stageMoves: profile.stages.map((move, n) => ({
       id: id("move", n),
       at: on(move.daysAgo, "08:10"),
@@ -114,9 +114,10 @@ export function simulate(profile: DemoProfile, today: string): CaseFile {
   };
 
   for (const day of profile.sessions) {
-    const begun = { ...file, asOf: on(day, "09:00") };
-    if (profile.signs) sign(begun, profile, on(day, "09:00"));
-    const review = reviewCase({ ...file, asOf: on(day, "09:30") });
+    const minuteOf = (minute: number) => on(day, `09:${String(minute).padStart(2, "0")}`);
+    const review = profile.signs
+      ? sign(file, profile, minuteOf)
+      : reviewCase(knownAt(file, on(day, "09:00")));
     const fixed = profile.pain?.[day];
     const before = fixed?.[0] ?? clamp(Math.round(profile.irritability * random() * 2));
     const items = review.items.filter((item) => item.prescribedAt <= on(day, "09:30"));
@@ -198,7 +199,13 @@ function measured(
   id: (...name: (string | number)[]) => string,
 ): CaseFile["results"] {
   const random = seeded(profile.seed + 1000);
-  return profile.results.flatMap(([code, side, value, daysAgo], n) => {
+  const height = [
+    "standing-height",
+    "none",
+    156 + ((profile.seed * 7) % 37),
+    profile.onsetDaysAgo - 1,
+  ] as const;
+  return [...profile.results, height].flatMap(([code, side, value, daysAgo], n) => {
     const measure = measureByCode(code);
     const strength = measure.group === "strength";
     const result = (on: number, of: number, name: string | number) => {
@@ -227,17 +234,30 @@ function measured(
   });
 }
 
-/** Signs every proposal that asks for a change, as the clinician of the demo would. */
-function sign(file: CaseFile, profile: DemoProfile, at: string): void {
-  const review = reviewCase(file);
-  for (const item of review.items) {
+/** The case as somebody saw it then: without what was measured later. */
+function knownAt(file: CaseFile, asOf: string): CaseFile {
+  return { ...file, asOf, results: file.results.filter(({ takenOn }) => takenOn <= asOf.slice(0, 10)) };
+}
+
+/**
+ * Signs every proposal that asks for a change, one a minute, as the clinician of the demo would.
+ *
+ * @returns the review as it stands after the last signature
+ */
+function sign(file: CaseFile, profile: DemoProfile, atMinute: (minute: number) => string): CaseReview {
+  let minute = 0;
+  let review = reviewCase(knownAt(file, atMinute(minute)));
+  for (const { itemId } of review.items) {
+    const at = atMinute(minute);
+    const item = review.items.find((entry) => entry.itemId === itemId);
+    if (!item) continue;
     const { outcome, change, rule } = item.proposal;
     if (!change || !("knob" in change) || (outcome !== "step-up" && outcome !== "ease")) continue;
     const turned: TurnedChange = change;
-    const decisionId = demoId(profile.key, "decision", item.itemId, at);
+    const decisionId = demoId(profile.key, "decision", itemId, at);
     file.decisions.push({
       id: decisionId,
-      itemId: item.itemId,
+      itemId,
       at,
       action: "accept",
       signedBy: profile.signedBy,
@@ -254,9 +274,12 @@ function sign(file: CaseFile, profile: DemoProfile, at: string): void {
       },
     });
     file.items
-      .find((entry) => entry.id === item.itemId)
+      .find((entry) => entry.id === itemId)
       ?.prescriptions.push({ id: demoId(decisionId), from: at, prescription: turned.prescription });
+    minute += 1;
+    review = reviewCase(knownAt(file, atMinute(minute)));
   }
+  return review;
 }
 
 function exercise(id: string): Exercise {

@@ -1,9 +1,10 @@
+import type { RowDataPacket } from "mysql2";
 import mysql from "mysql2/promise";
 import { v7 as uuid } from "uuid";
 import { reviewCase } from "~/core/interchange/review-case";
 import { pool } from "~/server/db/connection";
-import { loadCases } from "~/server/episode/case-loader";
-import { findEpisode, listActiveEpisodes } from "~/server/episode/episode-repository";
+import { loadCases, readCases } from "~/server/episode/case-loader";
+import { findEpisode, findEpisodes } from "~/server/episode/episode-repository";
 import { demoClinic, demoStaffId } from "~demo/clinic";
 import { demoId } from "~demo/identity";
 import { compare, type Row } from "./bench-compare";
@@ -54,7 +55,7 @@ export async function trendRow(base: string, cookie: string): Promise<Row> {
       const { points } = (await answer.json()) as { points: unknown[] };
       if (points.length < 1900) throw new Error(`the trend has ${points.length} points`);
     },
-    () => loadCases(pool(), demoClinic.id, demoClinic.zone, [head], new Date().toISOString()),
+    () => readCases(pool(), demoClinic.id, [head]),
   );
   return {
     what: "trend, 2 000 results",
@@ -66,7 +67,14 @@ export async function trendRow(base: string, cookie: string): Promise<Row> {
 
 /** A thousand gates of the demo's episodes, against reading those episodes from the database once. */
 export async function gateRow(): Promise<Row> {
-  const heads = await listActiveEpisodes(pool(), demoClinic.id);
+  const [rows] = await pool().query<RowDataPacket[]>("SELECT id FROM episodes WHERE clinic_id = ?", [
+    demoClinic.id,
+  ]);
+  const heads = await findEpisodes(
+    pool(),
+    demoClinic.id,
+    rows.map((row) => String(row["id"])),
+  );
   const times = Math.ceil(1000 / heads.length);
   const now = new Date().toISOString();
   const loaded = await loadCases(pool(), demoClinic.id, demoClinic.zone, heads, now);
@@ -75,7 +83,7 @@ export async function gateRow(): Promise<Row> {
       for (let n = 0; n < times; n += 1) for (const { file } of loaded) reviewCase(file);
     },
     async () => {
-      for (let n = 0; n < times; n += 1) await loadCases(pool(), demoClinic.id, demoClinic.zone, heads, now);
+      for (let n = 0; n < times; n += 1) await readCases(pool(), demoClinic.id, heads);
     },
   );
   return {

@@ -6,13 +6,16 @@ import { decide } from "~/core/decision/decide";
 import { DecideInput } from "~/core/decision/decide-input";
 import { check } from "~/core/interchange/validate";
 import { closePool, pool } from "~/server/db/connection";
-import { loadCases } from "~/server/episode/case-loader";
+import { readCases } from "~/server/episode/case-loader";
 import { findEpisode } from "~/server/episode/episode-repository";
 import { demoClinic, demoPassword, demoStaff, demoStaffId } from "~demo/clinic";
 import { demoId } from "~demo/identity";
+import { caseloadRows, fillCaseload } from "./bench-caseload";
 import { compare, rounds, type Row } from "./bench-compare";
+import { figureRows } from "./bench-figures";
 import { gateRow, trendRow } from "./bench-measures";
 import { searchRows } from "./bench-search";
+import { sessionWrites } from "./bench-writes";
 
 async function decideRow(): Promise<Row> {
   const inputs = Array.from({ length: 10_000 }, (_, n): DecideInput => ({
@@ -81,7 +84,7 @@ async function stairRow(base: string, cookie: string): Promise<Row> {
     async () => {
       const head = await findEpisode(pool(), demoClinic.id, episodeId);
       if (!head) throw new Error("the demo has the fencer");
-      await loadCases(pool(), demoClinic.id, demoClinic.zone, [head], new Date().toISOString());
+      await readCases(pool(), demoClinic.id, [head]);
     },
   );
   return {
@@ -111,6 +114,13 @@ const rows = [
   await gateRow(),
   await trendRow(base, cookie),
 ];
+const figures = await figureRows(base, cookie);
+rows.push(...figures.rows);
+const ids = await fillCaseload();
+rows.push(...(await caseloadRows(base, cookie, ids)));
+const second = process.env["BENCH_SECOND_URL"] ?? "";
+const writes = await sessionWrites([second, base], Number(process.env["BENCH_SECOND_PID"]), cookie, ids);
+rows.push(writes.row);
 await closePool();
 const [file] = process.argv.slice(2);
 const table = rows.map(({ what, baseline, oursMs, baselineMs, target }) => ({
@@ -122,4 +132,10 @@ const table = rows.map(({ what, baseline, oursMs, baselineMs, target }) => ({
   target,
 }));
 console.table(table);
-if (file) writeFileSync(file, `${JSON.stringify({ rounds, rows: table }, null, 2)}\n`);
+console.log(writes.said);
+console.log(figures.said);
+if (file)
+  writeFileSync(
+    file,
+    `${JSON.stringify({ rounds, rows: table, writes: writes.said, figures: figures.said }, null, 2)}\n`,
+  );

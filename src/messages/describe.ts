@@ -7,8 +7,13 @@ import type { KnobValue, Prescription } from "~/core/progression/prescription";
 import { isKey, label, sayDate, sayNumber, t, type Values } from "./say";
 
 /** Values that are codes, and the group of the message file that has their words. */
-const codedValues: Record<string, string> = { knob: "knob", school: "school", lane: "lane" };
-const dateValues = new Set(["until", "first"]);
+const codedValues: Record<string, string> = {
+  knob: "knob",
+  school: "school",
+  lane: "lane",
+  signal: "signal",
+};
+const dateValues = new Set(["until", "first", "on"]);
 
 /** One sentence for a piece of evidence. */
 export function sayEvidence({ code, values, date }: Evidence): string {
@@ -16,6 +21,8 @@ export function sayEvidence({ code, values, date }: Evidence): string {
   for (const [name, value] of Object.entries(values)) {
     const group = codedValues[name];
     if (group) words[name] = label(group, String(value));
+    else if (name === "to" && values["knob"])
+      words[name] = sayKnobValue(String(values["knob"]), value as KnobValue);
     else words[name] = dateValues.has(name) ? sayDate(String(value)) : value;
   }
   return t(`evidence.${code}`, words);
@@ -69,6 +76,8 @@ export function sayForce(effort: { lowPercent: number; highPercent: number }, ma
 export function sayKnobValue(name: string, value: KnobValue): string {
   const { unit } = knobByName(name);
   const text = String(value);
+  const said = `knobValue.${name}.${text}`;
+  if (isKey(said)) return t(said);
   const [low, high] = text.split("-");
   const isRange = /^\d+-\d+$/.test(text);
   // A tempo such as 3-1-1-0 is written as it is spoken; ranges get a dash, codes a space.

@@ -5,6 +5,7 @@ export type Values = Record<string, string | number | boolean>;
 
 const locale = "en";
 const formats = new Map<MessageKey, IntlMessageFormat>();
+const dateFormats = new Map<string, Intl.DateTimeFormat>();
 
 /** The text behind a key, with its values put in. */
 export function t(key: MessageKey, values: Values = {}): string {
@@ -27,26 +28,32 @@ export function label(prefix: string, code: string): string {
   return isKey(key) ? t(key) : code;
 }
 
+/** Formatters by zone; making one is slow, using it is not. */
+function dateFormat(timeZone: string, withTime: boolean): Intl.DateTimeFormat {
+  const key = `${timeZone} ${withTime}`;
+  let format = dateFormats.get(key);
+  if (!format) {
+    const time = withTime ? ({ hour: "2-digit", minute: "2-digit" } as const) : {};
+    format = new Intl.DateTimeFormat("en-GB", {
+      weekday: "short",
+      day: "numeric",
+      month: "short",
+      ...time,
+      timeZone,
+    });
+    dateFormats.set(key, format);
+  }
+  return format;
+}
+
 /** A local calendar date in words: Tue 24 Nov. */
 export function sayDate(date: string): string {
-  return new Intl.DateTimeFormat("en-GB", {
-    weekday: "short",
-    day: "numeric",
-    month: "short",
-    timeZone: "UTC",
-  }).format(new Date(`${date}T12:00:00Z`));
+  return dateFormat("UTC", false).format(new Date(`${date}T12:00:00Z`));
 }
 
 /** An instant in the clinic's zone: Tue 24 Nov, 09:30. */
 export function sayTime(instant: string, zone: string): string {
-  return new Intl.DateTimeFormat("en-GB", {
-    weekday: "short",
-    day: "numeric",
-    month: "short",
-    hour: "2-digit",
-    minute: "2-digit",
-    timeZone: zone,
-  }).format(new Date(instant));
+  return dateFormat(zone, true).format(new Date(instant));
 }
 
 /** A number as a person writes it: at most one decimal, two below ten. */

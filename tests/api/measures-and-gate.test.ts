@@ -2,6 +2,7 @@ import mysql from "mysql2/promise";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { v7 as uuid } from "uuid";
 import { demoId } from "~demo/identity";
+import { trainedDaily } from "~tests/harness/trained";
 import { startServers, type Servers } from "~tests/harness/servers";
 import { signedIn, type Client, type Reply } from "~tests/harness/client";
 
@@ -224,6 +225,10 @@ describe("the gate", () => {
     one = await signedIn(servers.urls[0] as string);
     const fresh = results.map((r) => ({ ...r, id: uuid() }));
     expect((await one.post(path("measures"), visit(fresh, { takenOn: "2026-03-25" }))).status).toBe(201);
+    const leftOut = await gate();
+    expect(leftOut.gate).toMatchObject({ outcome: "closed", rule: "gate-lanes" });
+    expect(leftOut.gate?.lanesLeftOut).toContain("adductors");
+    await trainedDaily(servers.database.ownerUrl, patient, { before: "2026-03-26" });
     const view = await gate();
     expect(view.gate).toMatchObject({ outcome: "open" });
     expect(

@@ -8,6 +8,7 @@ import type { Placing } from "~/core/intake/place";
 import type { Pathway, Stage } from "~/core/pathway/pathway";
 import { addDays } from "~/core/schedule/local-day";
 import { someIntake } from "~tests/builders/intake";
+import { trainedDaily } from "~tests/harness/trained";
 import { startServers, type Servers } from "~tests/harness/servers";
 import { signedIn, type Client, type Reply } from "~tests/harness/client";
 
@@ -131,6 +132,7 @@ async function passStage(id: string, stage: Stage, today: string): Promise<strin
   day = addDays(day, waiting.gate?.daysLeft ?? 0);
   await morning(day);
   await measureFor(id, stage, day);
+  await trainedDaily(servers.database.ownerUrl, id, { before: day });
   const view = await gateOf(id);
   expect(view.gate?.criteria.filter((c) => c.required && !c.passes).map((c) => c.name)).toEqual([]);
   expect(view.gate).toMatchObject({ outcome: "open" });

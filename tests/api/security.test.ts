@@ -73,6 +73,16 @@ describe("another clinic's ids answer 404, at every endpoint that takes one", ()
     gate: () => ({ id: uuid(), expectedVersion: 1, action: "pass", stage: "build" }),
     passing: () => ({ id: uuid(), passing: "point", reason: "because" }),
     clearances: () => ({ id: uuid(), itemId: squeezeOf("fencer"), reason: "because" }),
+    signals: () => ({ id: uuid(), code: "dizziness" }),
+    "signal-clearances": () => ({ id: uuid(), signalId: uuid(), reason: "because" }),
+    suspects: () => ({
+      id: uuid(),
+      trainingDate: "2026-03-08",
+      itemId: squeezeOf("fencer"),
+      reason: "because",
+    }),
+    documents: () => ({ id: uuid(), kind: "visit-note", body: "text", proposed: "text" }),
+    "session-draft": () => ({ id: uuid(), body: {} }),
   };
   const withId = operations.filter((operation) => operation.path.includes("{id}"));
 
@@ -93,12 +103,15 @@ describe("another clinic's ids answer 404, at every endpoint that takes one", ()
     expect((await ask(uuid())).status).toBe(404);
     expect((await ask("not-an-id")).status).toBe(404);
     const pages = await Promise.all(
-      ["", "/session", "/record", "/plan", "/measures", "/gate"].map((p) =>
-        stranger.get(`/episodes/${fencer}${p}`),
+      ["", "/session", "/record", "/plan", "/measures", "/gate", "/schools", "/document", "/library"].map(
+        (p) => stranger.get(`/episodes/${fencer}${p}`),
       ),
     );
-    expect(pages.map((p) => p.status)).toEqual([404, 404, 404, 404, 404, 404]);
+    expect(pages.map((p) => p.status)).toEqual(Array(9).fill(404));
     for (const { body } of pages) expect(body).not.toContain("Darrow");
+    const forFencer = await stranger.get(`/library/clam?for=${fencer}`);
+    expect(forFencer.status).toBe(404);
+    expect(forFencer.body).not.toContain("Darrow");
   });
 
   it("and takes nobody in beside an episode that is not its own", async () => {

@@ -1,7 +1,7 @@
 import type { Browser, Page } from "playwright-core";
 import { afterAll, afterEach, beforeAll, expect, it } from "vitest";
 import { startServers, type Servers } from "~tests/harness/servers";
-import { openStair, signIn, startBrowser, visitor, type Visitor } from "~tests/harness/browser";
+import { awake, openStair, signIn, startBrowser, visit, visitor, type Visitor } from "~tests/harness/browser";
 
 let servers: Servers;
 let browser: Browser;
@@ -21,12 +21,12 @@ afterEach(() => {
   expect(person.complaints.splice(0)).toEqual([]);
 });
 
-const open = (page: Page) => page.goto("/intake", { waitUntil: "networkidle" });
+const open = (page: Page) => visit(page, "/intake");
 const propose = (page: Page) => page.getByRole("button", { name: "Propose stage and plan" }).click();
 const sign = async (page: Page) => {
   await page.getByRole("button", { name: "Sign stage and plan" }).click();
   await page.waitForURL("**/episodes/*");
-  await page.waitForLoadState("networkidle");
+  await awake(page);
 };
 const fault = (page: Page, field: string) =>
   page.getByLabel(field).evaluate((input) => ({
@@ -149,7 +149,7 @@ it("another problem of somebody known asks for no name and stands under theirs",
   const name = await page.locator("h1").innerText();
   await page.getByRole("link", { name: /Another problem/ }).click();
   await page.waitForURL("**/intake?beside=*");
-  await page.waitForLoadState("networkidle");
+  await awake(page);
   expect(await page.getByLabel("Family name").count()).toBe(0);
   await page.getByLabel("Pathway").selectOption("ankle-and-calf");
   await page.getByLabel("Injured side").selectOption("left");

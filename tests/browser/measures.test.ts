@@ -1,7 +1,7 @@
 import type { Browser } from "playwright-core";
 import { afterAll, afterEach, beforeAll, describe, expect, it } from "vitest";
 import { startServers, type Servers } from "~tests/harness/servers";
-import { openStair, signIn, startBrowser, visitor, type Visitor } from "~tests/harness/browser";
+import { openStair, signIn, startBrowser, visit, visitor, type Visitor } from "~tests/harness/browser";
 
 let servers: Servers;
 let browser: Browser;
@@ -160,7 +160,7 @@ describe("a gate", () => {
       /^Closed\. \d of 4 required criteria are not met\./,
     );
     expect(await page.getByTestId("criterion-adduction-symmetry").innerText()).toContain(
-      "of the early value (earliest after)",
+      "of the early reference (other side, first value taken)",
     );
     expect(await page.getByTestId("measure-next").innerText()).toContain("Pain in the 5-second squeeze");
     await page.getByRole("button", { name: "Go on although it is closed" }).click();
@@ -187,7 +187,7 @@ describe("a gate", () => {
   it("open ones are signed", async () => {
     const { page } = person;
     await openStair(page, "Falkenrath");
-    await page.goto(`${page.url()}/gate`, { waitUntil: "networkidle" });
+    await visit(page, `${page.url()}/gate`);
     const open = await page.getByTestId("gate-outcome").innerText();
     expect(open).toBe("Open: everything required is met. A clinician may sign.");
     await page.getByRole("button", { name: /^Sign: on to/ }).click();

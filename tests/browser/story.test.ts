@@ -2,7 +2,16 @@ import type { Browser } from "playwright-core";
 import { demoPeople } from "~demo/people";
 import { afterAll, afterEach, beforeAll, describe, expect, it } from "vitest";
 import { startServers, type Servers } from "~tests/harness/servers";
-import { openStair, pick, signIn, startBrowser, visitor, type Visitor } from "~tests/harness/browser";
+import {
+  awake,
+  openStair,
+  pick,
+  signIn,
+  startBrowser,
+  visit,
+  visitor,
+  type Visitor,
+} from "~tests/harness/browser";
 
 let servers: Servers;
 let browser: Browser;
@@ -29,7 +38,7 @@ async function recordSqueezes(painBefore: number, painDuring: number): Promise<v
   const { page } = person;
   await page.getByRole("link", { name: "Record a session" }).click();
   await page.waitForURL("**/session");
-  await page.waitForLoadState("networkidle");
+  await awake(page);
   await pick(page, "Pain before, at the site", painBefore);
   const item = page.getByTestId("session-ball-squeeze");
   expect(await item.getByRole("spinbutton", { name: "Hold" }).inputValue()).toBe("10");
@@ -37,8 +46,10 @@ async function recordSqueezes(painBefore: number, painDuring: number): Promise<v
   await pick(page, "Worst pain during", painDuring);
   await pick(page, "Effort", 6);
   await page.getByRole("button", { name: "Record the session" }).click();
+  await page.getByTestId("session-summary").waitFor();
+  await page.getByRole("link", { name: "To the stair" }).click();
   await page.waitForURL(/episodes\/[^/]+$/);
-  await page.waitForLoadState("networkidle");
+  await awake(page);
 }
 
 describe("one groin strain climbs one step", () => {
@@ -69,7 +80,9 @@ describe("one groin strain climbs one step", () => {
     await page.goto("/");
     await page.waitForURL("**/sign-in");
     await signIn(page);
-    expect(await page.getByRole("link", { name: /Darrow/ }).innerText()).toContain("Report due");
+    expect(await page.getByRole("link", { name: /Darrow/ }).innerText()).toContain(
+      "a step waits for the report of Tue 10 Mar",
+    );
     await openStair(page, "Darrow");
     await pick(page, "Pain on waking", 1);
     await page.getByRole("button", { name: "Record the report" }).click();
@@ -85,7 +98,7 @@ describe("one groin strain climbs one step", () => {
   it("two tabs: the first signs, the second is told and sees what stands now", async () => {
     const { page } = person;
     const second = await person.context.newPage();
-    await second.goto(page.url(), { waitUntil: "networkidle" });
+    await visit(second, page.url());
     await page.getByRole("button", { name: "Sign", exact: true }).click();
     await page.getByTestId("last-decision").waitFor();
     expect(await text("items")).toContain("5 × 10 s · 70–85 % · 126–153 N");
@@ -107,7 +120,7 @@ describe("one groin strain climbs one step", () => {
     expect(entry).toContain("Wed 11 Mar, 08:00");
     expect(entry).toContain("Ball squeeze: Step up");
     expect(entry).toContain("Tue 10 Mar: pain 1 before");
-    expect(entry).toContain("Engine 1.1.0, school ‘monitored’");
+    expect(entry).toContain("Engine 1.2.0, school ‘monitored’");
     expect(await page.locator('[data-kind="session"]').first().innerText()).toContain(
       "5 × 10 s, 110 N; pain 1, effort 6",
     );

@@ -39,29 +39,52 @@ export async function visitor(browser: Browser, base: string, viewport = tablet)
   return { context, page: await context.newPage(), complaints };
 }
 
+/** Goes to a page and waits until its islands answer to the hand. */
+export async function visit(page: Page, path: string): Promise<void> {
+  await page.goto(path);
+  await awake(page);
+}
+
+/** Waits until every island of the page has come alive and listens to keys. */
+export async function awake(page: Page): Promise<void> {
+  await page.waitForFunction(() =>
+    [...document.querySelectorAll("astro-island")].every(
+      (island) =>
+        !island.hasAttribute("ssr") &&
+        Object.keys(island.firstElementChild ?? {}).some((key) => key.startsWith("__react")),
+    ),
+  );
+  // Effects run after the frame in which an island is put together.
+  await page.evaluate(
+    () => new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve))),
+  );
+}
+
 /** Types address and password as a person would. */
 export async function signIn(
   page: Page,
   who: (typeof demoStaff)[number]["key"] = "clinician",
 ): Promise<void> {
-  await page.goto("/sign-in", { waitUntil: "networkidle" });
+  await visit(page, "/sign-in");
   const email = demoStaff.find((member) => member.key === who)?.email ?? "";
   await page.getByLabel("E-mail address").fill(email);
   await page.getByLabel("Password").fill(demoPassword);
   await page.getByRole("button", { name: "Sign in" }).click();
   await page.waitForURL("**/");
-  await page.waitForLoadState("networkidle");
+  await awake(page);
 }
 
 /** Opens a person's stair from the caseload. */
 export async function openStair(page: Page, familyName: string): Promise<void> {
-  await page.goto("/", { waitUntil: "networkidle" });
+  await visit(page, "/");
   await page.getByRole("link", { name: new RegExp(familyName) }).click();
   await page.waitForURL("**/episodes/*");
-  await page.waitForLoadState("networkidle");
+  await awake(page);
 }
 
 /** Taps a number of a 0–10 scale. */
 export async function pick(page: Page, label: string, value: number): Promise<void> {
-  await page.getByRole("radio", { name: `${label} ${value}`, exact: true }).check({ force: true });
+  const radio = page.getByRole("radio", { name: `${label} ${value}`, exact: true });
+  await radio.locator("xpath=..").click();
+  await radio.and(page.locator(":checked")).waitFor({ state: "attached" });
 }

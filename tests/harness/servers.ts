@@ -1,13 +1,11 @@
-import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { cpSync, mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import os from "node:os";
 import path from "node:path";
 import { startApplication } from "../../tools/machine/application.mjs";
 import { startMariaDb } from "../../tools/machine/mariadb.mjs";
 import { prepareDatabase } from "../../tools/machine/prepare.mjs";
 import { endProcess } from "../../tools/machine/processes.mjs";
-
-/** The moment at which every suite with servers begins: 10:00 in the clinic on a Tuesday. */
-export const beginning = "2026-03-10T09:00:00.000Z";
+import { clockAt } from "../../tools/machine/template.mjs";
 
 export interface Servers {
   /** Base URLs of the application processes. */
@@ -23,18 +21,16 @@ export interface Servers {
 /** A database of its own in a folder that is thrown away, with the demo in it, and some application processes. */
 export async function startServers(processes: number): Promise<Servers> {
   const folder = mkdtempSync(path.join(os.tmpdir(), "stair-servers-"));
-  const clockFile = path.join(folder, "clock");
-  const setClock = (instant: string) => writeFileSync(clockFile, instant);
-  setClock(beginning);
-  const clock = { NODE_ENV: "test", STAIR_CLOCK_FILE: clockFile };
-  const database = await startMariaDb(path.join(folder, "db"), { keepRunning: false, quiet: true });
-  const prepared = {
-    ownerUrl: database.ownerUrl,
-    appUser: "'stair_app'@'127.0.0.1'",
-    demo: true,
-    env: clock,
-  };
-  prepareDatabase(prepared);
+  const clock = clockAt(folder);
+  const setClock = (instant: string) => writeFileSync(clock.STAIR_CLOCK_FILE, instant);
+  const place = path.join(folder, "db");
+  const template = process.env["STAIR_TEST_TEMPLATE"];
+  if (template) cpSync(template, place, { recursive: true });
+  const database = await startMariaDb(place, { keepRunning: false, quiet: true });
+  if (!template) {
+    const appUser = "'stair_app'@'127.0.0.1'";
+    prepareDatabase({ ownerUrl: database.ownerUrl, appUser, demo: true, env: clock });
+  }
 
   const pids: number[] = [];
   const startApp: Servers["startApp"] = async (env = {}) => {
@@ -45,7 +41,12 @@ export async function startServers(processes: number): Promise<Servers> {
       env: { ...clock, LOG_LEVEL: "info", ...env },
       stdout: "pipe",
     });
-    app.child.stdout?.on("data", (chunk: Buffer) => (output += chunk.toString()));
+    app.child.stdout?.on("data", (chunk: Buffer) => {
+      output += chunk.toString();
+      // A fault of the server is printed where it happens, or a test that meets a 500 could not say why.
+      for (const line of chunk.toString().split("\n"))
+        if (line.includes('"level":50')) process.stderr.write(`${line}\n`);
+    });
     const pid = app.child.pid as number;
     pids.push(pid);
     return { url: `http://127.0.0.1:${app.port}`, pid, output: () => output };

@@ -179,9 +179,7 @@ export const caseExample: CaseFile = {
       id: "i1",
       exerciseId: exercise.id,
       lane: "adductors",
-      prescriptions: [
-        { id: "p1", from: decideExample.prescribedAt, prescription: decideExample.prescription },
-      ],
+      prescriptions: [{ id: "p1", from: "2026-03-06T08:00:00Z", prescription: decideExample.prescription }],
     },
   ],
   sessions: decideExample.trainingDays.map((day, i) => ({

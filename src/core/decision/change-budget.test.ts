@@ -3,7 +3,7 @@ import { changeBudget } from "./change-budget";
 import type { SignedChange } from "./decide-input";
 
 const up = (at: string): SignedChange => ({ at, direction: "harder" });
-const week = { today: "2026-03-10", zone: "Europe/Vienna", firstStage: false };
+const week = { today: "2026-03-10", zone: "Europe/Vienna", careful: false };
 
 it.each([
   ["nothing signed", [], 0],
@@ -19,5 +19,5 @@ it.each([
 });
 
 it("the first stage has half as many", () => {
-  expect(changeBudget([], { ...week, firstStage: true }).limit).toBe(2);
+  expect(changeBudget([], { ...week, careful: true }).limit).toBe(2);
 });

@@ -2,7 +2,7 @@ import { addDays, localDay } from "~/core/schedule/local-day";
 import type { SignedChange } from "./decide-input";
 
 const usualLimit = 4;
-const firstStageLimit = 2;
+const carefulLimit = 2;
 const days = 7;
 
 export interface ChangeBudget {
@@ -13,16 +13,18 @@ export interface ChangeBudget {
 }
 
 /**
- * How much of a week's harder steps a plan has used: an item counts once however often it went up. Two a week in the first
- * stage, else four (common practice: few changes at a time show which one the body answered).
+ * How much of a week's harder steps a plan has used: an item counts once however often it went up. Two a week when the
+ * site is irritable or in the first stage, else four (common practice: few changes at a time show which one the body
+ * answered).
  *
  * @param changes signed changes, item by item
  * @param today local date (YYYY-MM-DD)
  * @param zone time zone of the clinic (IANA)
+ * @param careful irritable, or in the first stage
  */
 export function changeBudget(
   changes: readonly (readonly SignedChange[])[],
-  { today, zone, firstStage }: { today: string; zone: string; firstStage: boolean },
+  { today, zone, careful }: { today: string; zone: string; careful: boolean },
 ): ChangeBudget {
   const from = addDays(today, 1 - days);
   const within = ({ direction, at }: SignedChange) => {
@@ -31,6 +33,6 @@ export function changeBudget(
   };
   return {
     used: changes.filter((ofItem) => ofItem.some(within)).length,
-    limit: firstStage ? firstStageLimit : usualLimit,
+    limit: careful ? carefulLimit : usualLimit,
   };
 }

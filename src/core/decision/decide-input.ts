@@ -50,6 +50,21 @@ export const StopSignal = Type.Object(
 );
 export type StopSignal = Static<typeof StopSignal>;
 
+export const flareReasons = ["changed", "painful", "site", "done", "chosen"] as const;
+
+/** The day the plan reacted to, and why the reaction is traced to this item, or to which other ones. */
+export const FlareTrace = Type.Union([
+  Type.Object(
+    { suspect: Type.Literal(true), on: Type.String({ format: "date" }), why: oneOf(flareReasons) },
+    { additionalProperties: false },
+  ),
+  Type.Object(
+    { suspect: Type.Literal(false), on: Type.String({ format: "date" }), names: Type.String() },
+    { additionalProperties: false },
+  ),
+]);
+export type FlareTrace = Static<typeof FlareTrace>;
+
 /** One item of a plan with everything that bears on what should happen to it next. */
 export const DecideInput = Type.Object(
   {
@@ -70,14 +85,20 @@ export const DecideInput = Type.Object(
     clearedAt: Type.Optional(instant),
     restrictions: Type.Array(Restriction, { maxItems: 50 }),
     stopSignals: Type.Array(StopSignal, { maxItems: 200 }),
-    /** False when a flare has been traced to other items. Left out: this item is taken as a suspect. */
-    flareSuspect: Type.Optional(Type.Boolean()),
+    /** When a clinician last answered and left the prescription as it was: a refusal, or an offer taken note of. */
+    leftAsIsAt: Type.Optional(instant),
+    /** What a flare of the plan was traced to. Left out: this item is taken as the suspect. */
+    flare: Type.Optional(FlareTrace),
+    /** Mean pain of the last seven days less that of the seven before, where both are known. */
+    weeklyMeanRise: Type.Optional(Type.Number({ minimum: -10, maximum: 10 })),
     laneAdherencePercent: Type.Optional(Type.Number({ minimum: 0, maximum: 100 })),
     changeBudget: Type.Optional(
       Type.Object(
         {
           limit: Type.Integer({ minimum: 0, maximum: 20 }),
           used: Type.Integer({ minimum: 0, maximum: 200 }),
+          /** Items that come before this one in the queue for what is left of the week. */
+          ahead: Type.Optional(Type.Integer({ minimum: 0, maximum: 200 })),
         },
         { additionalProperties: false },
       ),

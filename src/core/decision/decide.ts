@@ -1,4 +1,5 @@
 import type { DecideInput, Finding, Proposal } from "./decide-input";
+import { notes } from "./notes";
 import { viewRecord, type RecordView } from "./record-view";
 import { ease } from "./rules/ease";
 import { hold } from "./rules/hold";
@@ -7,7 +8,7 @@ import { stepUp, wait } from "./rules/step-up";
 import { stop } from "./rules/stop";
 
 /** Stored with every signed decision; raised whenever a rule can answer differently. */
-export const engineVersion = "1.1.0";
+export const engineVersion = "1.2.0";
 
 /** The rules in their order: the first that finds something decides. */
 const rules: readonly ((view: RecordView) => Finding | null)[] = [stop, ease, wait, stepUp, plateau, hold];
@@ -28,7 +29,22 @@ export function decide(input: DecideInput): Proposal {
   const view = viewRecord(input);
   for (const rule of rules) {
     const finding = rule(view);
-    if (finding) return { ...finding, engineVersion };
+    if (finding) return { ...withNotes(finding, view), engineVersion };
   }
   throw new Error("the hold rule answers everything");
+}
+
+/** What else is to be told; a rising weekly mean asks for a look as well. Nothing stands beside a stop. */
+function withNotes(finding: Finding, view: RecordView): Finding {
+  if (finding.outcome === "stop") return finding;
+  const told = notes.flatMap((note) => {
+    const seen = note.seen(view);
+    return seen ? [{ seen, asks: note.asks }] : [];
+  });
+  const asks = told.some((note) => note.asks) || finding.evidence.some((e) => e.code === "mean-rising");
+  return {
+    ...finding,
+    evidence: [...finding.evidence, ...told.map((note) => note.seen)],
+    ...(asks ? { review: true } : {}),
+  };
 }

@@ -43,6 +43,13 @@ export const evidenceCodes = [
   "next-knob",
   "lane-ready",
   "plateau",
+  "flare-suspect",
+  "easier-than-prescribed",
+  "answered",
+  "mean-rising",
+  "pain-elsewhere",
+  "other-side-short",
+  "fear-exposure",
 ] as const;
 
 export const EvidenceCode = oneOf(evidenceCodes);

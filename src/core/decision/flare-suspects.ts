@@ -1,5 +1,4 @@
-import { elapsedDays } from "~/core/schedule/local-day";
-import type { SignedChange } from "./decide-input";
+import type { flareReasons, SignedChange } from "./decide-input";
 
 /** What is known of one item when a flare is traced. */
 export interface FlareItem {
@@ -11,22 +10,40 @@ export interface FlareItem {
   readonly loadsSite: boolean;
 }
 
+export interface FlareWindow {
+  /** End of the training day before the last two, as an instant; null when there is none. */
+  readonly from: string | null;
+  /** End of the flared training day. */
+  readonly to: string;
+}
+
+export interface FlareSuspect {
+  readonly itemId: string;
+  readonly why: (typeof flareReasons)[number];
+}
+
 const atMost = 2;
 
 /**
- * Items a flare is traced to: those turned harder on the last two training days; else those with pain in the
- * hold or ease band that day; else the one that loads the site. At most two; the rest hold.
+ * Items a flare is traced to: those turned harder so that the turn was new on one of the last two training days; else
+ * those with pain in the hold or ease band on the flared day; else the one that loads the site; else what was done.
+ * At most two; the rest hold. Source: common practice.
  *
- * @param sinceDay local start of the second-last training day, as an instant
- * @returns item ids; empty when the plan has no item done that day
+ * @returns empty when the plan has no item done that day
  */
-export function flareSuspects(items: readonly FlareItem[], sinceDay: string): string[] {
-  const changed = items.filter((item) =>
-    item.changes.some((c) => c.direction === "harder" && elapsedDays(sinceDay, c.at) >= -1),
-  );
-  const painful = items.filter((item) => item.during === "hold" || item.during === "ease");
+export function flareSuspects(items: readonly FlareItem[], { from, to }: FlareWindow): FlareSuspect[] {
+  const inWindow = (at: string) =>
+    Date.parse(at) <= Date.parse(to) && (from === null || Date.parse(at) > Date.parse(from));
   const done = items.filter((item) => item.during !== null);
-  const loading = done.filter((item) => item.loadsSite);
-  const chosen = [changed, painful, loading, done].find((group) => group.length > 0) ?? [];
-  return chosen.slice(0, atMost).map((item) => item.itemId);
+  const groups: { why: FlareSuspect["why"]; found: readonly FlareItem[] }[] = [
+    {
+      why: "changed",
+      found: done.filter((item) => item.changes.some((c) => c.direction === "harder" && inWindow(c.at))),
+    },
+    { why: "painful", found: done.filter((item) => item.during === "hold" || item.during === "ease") },
+    { why: "site", found: done.filter((item) => item.loadsSite).slice(0, 1) },
+    { why: "done", found: done },
+  ];
+  const chosen = groups.find((group) => group.found.length > 0);
+  return (chosen?.found ?? []).slice(0, atMost).map(({ itemId }) => ({ itemId, why: chosen?.why ?? "done" }));
 }

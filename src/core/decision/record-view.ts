@@ -1,6 +1,7 @@
-import { judgeDay, type DayJudgement } from "~/core/response/judge-day";
+import type { DayJudgement } from "~/core/response/judge-day";
 import { localDay } from "~/core/schedule/local-day";
 import type { DecideInput, SignedChange } from "./decide-input";
+import { judgedDays } from "./judged-days";
 
 /** The record of one item as the rules read it: judged days, oldest first, and what has been signed. */
 export interface RecordView {
@@ -16,17 +17,8 @@ export interface RecordView {
 /** Judges and sorts the record. Days and changes after `now` are not seen. */
 export function viewRecord(input: DecideInput): RecordView {
   const seen = (at: string) => Date.parse(at) <= Date.parse(input.now);
-  const allDays = input.trainingDays
+  const allDays = judgedDays(input)
     .filter((day) => seen(day.lastSessionAt))
-    .map((day) =>
-      judgeDay(day, {
-        dose: input.prescription.dose,
-        school: input.school,
-        involvedSide: input.involvedSide,
-        maximumN: input.maximumN ?? null,
-        now: input.now,
-      }),
-    )
     .sort((a, b) => Date.parse(a.lastSessionAt) - Date.parse(b.lastSessionAt));
   const changes = input.changes
     .filter((change) => seen(change.at))

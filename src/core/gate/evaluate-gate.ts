@@ -1,6 +1,7 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { Measure, MeasureResult, standingResults } from "~/core/measure/measure";
 import { InvolvedSide } from "~/core/measure/side-value";
+import { Lane } from "~/core/progression/body";
 import { daysBetween } from "~/core/schedule/local-day";
 import { criterionKinds, thresholdOf } from "./criterion-kinds";
 import { EffortDay, Gate, Passing, type Criterion, type CriterionResult, type GateResult } from "./gate";
@@ -21,6 +22,8 @@ export const GateInput = Type.Object(
     measures: Type.Array(Measure, { maxItems: 200 }),
     results: Type.Array(MeasureResult, { maxItems: 5000 }),
     effortDays: Type.Array(EffortDay, { maxItems: 2000 }),
+    /** Lanes of which less than 70 % was done lately. */
+    lanesLeftOut: Type.Optional(Type.Array(Lane, { maxItems: 20 })),
   },
   { additionalProperties: false },
 );
@@ -29,8 +32,8 @@ export type GateInput = Static<typeof GateInput>;
 const confidentFrom = 0.9;
 
 /**
- * Whether the gate out of a stage is open: minimum time since onset and in the stage, and every required
- * criterion met by a value that is not too old. Optional criteria inform and never close a gate.
+ * Whether the gate out of a stage is open: minimum time since onset and in the stage, every required criterion met by
+ * a value that is not too old, and no lane of the stage left out. Optional criteria inform and never close a gate.
  * An open gate still needs a clinician's signature.
  *
  * Under the school `point` the measured value decides, shown with its error; under `confident` a criterion passes only
@@ -52,10 +55,22 @@ export function evaluateGate(given: GateInput): GateResult {
   );
   const criteria = input.gate.criteria.map((criterion) => evaluateCriterion(criterion, input, passing));
   const allMet = criteria.every((c) => !c.required || c.passes);
-  const rule = daysLeft > 0 ? "gate-time" : allMet ? "gate-open" : "gate-criteria";
+  const lanesLeftOut = input.lanesLeftOut ?? [];
+  const met = lanesLeftOut.length > 0 ? "gate-lanes" : "gate-open";
+  const rule = daysLeft > 0 ? "gate-time" : allMet ? met : "gate-criteria";
   const outcome = rule === "gate-open" ? "open" : "closed";
   const next = measureNext(input.gate.criteria, criteria, input.measures);
-  return { outcome, rule, passing, daysSinceOnset, daysInStage, daysLeft, criteria, measureNext: next };
+  return {
+    outcome,
+    rule,
+    passing,
+    daysSinceOnset,
+    daysInStage,
+    daysLeft,
+    criteria,
+    lanesLeftOut: [...lanesLeftOut],
+    measureNext: next,
+  };
 }
 
 function evaluateCriterion(criterion: Criterion, input: GateInput, passing: Passing): CriterionResult {

@@ -2,6 +2,7 @@ import { Type, type Static } from "@sinclair/typebox";
 import { oneOf } from "~/core/dose/dose";
 import { EarlyPercent } from "~/core/measure/early-reference";
 import { errorVerdicts } from "~/core/measure/criterion-probability";
+import { Lane } from "~/core/progression/body";
 import { Source } from "~/core/progression/source";
 
 const common = {
@@ -126,12 +127,14 @@ export type MeasureNext = Static<typeof MeasureNext>;
 
 export const GateResult = Type.Object({
   outcome: oneOf(["open", "closed"], "open: everything required is met; a clinician may sign"),
-  rule: oneOf(["gate-open", "gate-time", "gate-criteria"]),
+  rule: oneOf(["gate-open", "gate-time", "gate-criteria", "gate-lanes"]),
   passing: Passing,
   daysSinceOnset: Type.Integer(),
   daysInStage: Type.Integer(),
   daysLeft: Type.Integer({ minimum: 0 }),
   criteria: Type.Array(CriterionResult),
+  /** Lanes of which less than 70 % was done: they keep the gate closed. */
+  lanesLeftOut: Type.Optional(Type.Array(Lane)),
   measureNext: Type.Array(MeasureNext),
 });
 export type GateResult = Static<typeof GateResult>;

@@ -1,3 +1,4 @@
+import { irritabilities } from "./irritability";
 import { Type, type Static } from "@sinclair/typebox";
 import { oneOf } from "~/core/dose/dose";
 import type { FieldProblem } from "~/core/interchange/validate";
@@ -23,7 +24,6 @@ export const illnesses = [
   "pregnancy",
   "low-energy-intake",
 ] as const;
-export const irritabilities = ["low", "moderate", "high"] as const;
 
 /** What a plan must fit into: time, kit, positions, the surgeon's limits. */
 export const Circumstances = Type.Object(

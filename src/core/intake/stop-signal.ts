@@ -3,9 +3,27 @@ import type { stopScopes } from "~/core/decision/decide-input";
 export const urgencies = ["emergency", "same-day", "soon", "review"] as const;
 export type Urgency = (typeof urgencies)[number];
 
+export const stopSignalCodes = [
+  "pinch-or-block",
+  "gives-way",
+  "sudden-pop",
+  "leg-nerve",
+  "saddle-bladder",
+  "calf-hot",
+  "infection",
+  "chest-breath-faint",
+  "night-weight-cancer",
+  "bone-stress",
+  "child-limp",
+  "sit-bone-tear",
+  "not-examined",
+  "dizziness",
+] as const;
+export type StopSignalCode = (typeof stopSignalCodes)[number];
+
 /** A sign that suspends something and asks for somebody else, in every school. */
 export interface StopSignalDefinition {
-  readonly code: string;
+  readonly code: StopSignalCode;
   readonly suspends: (typeof stopScopes)[number];
   readonly urgency: Urgency;
   /** Asked at intake: a yes ends it there. */
@@ -29,6 +47,13 @@ export const stopSignals: readonly StopSignalDefinition[] = [
   { code: "not-examined", suspends: "plan", urgency: "soon", asked: true },
   { code: "dizziness", suspends: "session", urgency: "review", asked: false },
 ];
+
+/** The definition behind a signal's code. */
+export function stopSignal(code: StopSignalCode): StopSignalDefinition {
+  const found = stopSignals.find((signal) => signal.code === code);
+  if (!found) throw new RangeError(`unknown stop signal ${code}`);
+  return found;
+}
 
 /** The most urgent of some signals, or null when none is known. */
 export function mostUrgent(codes: readonly string[]): Urgency | null {

@@ -1,6 +1,7 @@
 import type { NextDayReport, TrainingDay } from "~/core/response/session-record";
 import { reportCountsHours } from "~/core/response/training-day-state";
-import { localDay } from "~/core/schedule/local-day";
+import { standingResults } from "~/core/measure/measure";
+import { daysBetween, localDay } from "~/core/schedule/local-day";
 import type { CaseFile, CaseSession } from "./case-file";
 
 /** All that was done on one local date, whatever the items, and how the morning after was. */
@@ -12,13 +13,29 @@ export interface CaseDay {
   /** The reaction belongs to the date's last session, whatever it contained, so the clock starts there. */
   readonly lastSessionAt: string;
   readonly report: NextDayReport | undefined;
+  /** Day on which a clinician graded the effusion higher after it. */
+  readonly effusionUpOn?: string;
 }
 
-/** The training days of a case up to its `asOf`, oldest first. */
-export function caseDays(file: CaseFile): CaseDay[] {
+const effusionMeasure = "effusion";
+const effusionFollowsDays = 2;
+
+const worked = new WeakMap<CaseFile, readonly CaseDay[]>();
+
+/** The training days of a case up to its `asOf`, oldest first. A case is not altered once made; its days are worked out once. */
+export function caseDays(file: CaseFile): readonly CaseDay[] {
+  const found = worked.get(file) ?? workedOut(file);
+  worked.set(file, found);
+  return found;
+}
+
+function workedOut(file: CaseFile): CaseDay[] {
   const seen = (at: string) => Date.parse(at) <= Date.parse(file.asOf);
-  const sessions = file.sessions
-    .filter((session) => seen(session.at))
+  const known = file.sessions.filter((session) => seen(session.receivedAt ?? session.at));
+  const corrected = new Set(known.map((session) => session.supersedes));
+  const effusions = effusionsUp(file);
+  const sessions = known
+    .filter((session) => seen(session.at) && !corrected.has(session.id))
     .sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
   const byDate = new Map<string, CaseSession[]>();
   for (const session of sessions) {
@@ -32,16 +49,52 @@ export function caseDays(file: CaseFile): CaseDay[] {
     if (!first || !last) return [];
     const reports = file.reports.filter((r) => r.trainingDate === date && seen(r.receivedAt));
     const report = reportThatCounts(reports, last.at);
-    return [{ date, sessions: ofDate, painBefore: first.painBefore, lastSessionAt: last.at, report }];
+    const effusionUpOn = effusions.find((on) => on > date && daysBetween(date, on) <= effusionFollowsDays);
+    return [
+      {
+        date,
+        sessions: ofDate,
+        painBefore: first.painBefore,
+        lastSessionAt: last.at,
+        report,
+        ...(effusionUpOn === undefined ? {} : { effusionUpOn }),
+      },
+    ];
   });
+}
+
+/** Days on which the effusion of an involved side was graded higher than the time before. */
+function effusionsUp(file: CaseFile): string[] {
+  const { involvedSide } = file.episode;
+  const grades = standingResults(file.results)
+    .filter((r) => r.measure === effusionMeasure && (involvedSide === "both" || r.side === involvedSide))
+    .sort((a, b) => a.takenOn.localeCompare(b.takenOn));
+  return grades
+    .filter(({ side, value }, i) => {
+      const before = grades
+        .slice(0, i)
+        .filter((grade) => grade.side === side)
+        .at(-1);
+      return before !== undefined && value > before.value;
+    })
+    .map((grade) => grade.takenOn);
 }
 
 /** What one item's part of the training days was; days without it are left out. */
 export function itemDays(days: readonly CaseDay[], itemId: string): TrainingDay[] {
-  return days.flatMap(({ date, sessions, painBefore, lastSessionAt, report }) => {
+  return days.flatMap(({ date, sessions, painBefore, lastSessionAt, report, effusionUpOn }) => {
     const sets = sessions.flatMap((s) => s.items.filter((i) => i.itemId === itemId).flatMap((i) => i.sets));
     if (sets.length === 0) return [];
-    return [{ date, lastSessionAt, painBefore, sets, ...(report ? { report } : {}) }];
+    return [
+      {
+        date,
+        lastSessionAt,
+        painBefore,
+        sets,
+        ...(report ? { report } : {}),
+        ...(effusionUpOn === undefined ? {} : { effusionUpOn }),
+      },
+    ];
   });
 }
 
@@ -51,11 +104,6 @@ function reportThatCounts(reports: CaseFile["reports"], endedAt: string): NextDa
   const latest = Date.parse(endedAt) + reportCountsHours * 3_600_000;
   const found = sorted.filter((r) => Date.parse(r.receivedAt) <= latest).at(-1) ?? sorted.at(-1);
   if (!found) return undefined;
-  const { receivedAt, pain, stiffnessMinutes, swelling } = found;
-  return {
-    receivedAt,
-    pain,
-    ...(stiffnessMinutes === undefined ? {} : { stiffnessMinutes }),
-    ...(swelling === undefined ? {} : { swelling }),
-  };
+  const { id, trainingDate, ...report } = found;
+  return report;
 }

@@ -4,6 +4,8 @@ import { GateResult, Passing } from "~/core/gate/gate";
 import { Measure, MeasureResult } from "~/core/measure/measure";
 import { InvolvedSide } from "~/core/measure/side-value";
 import { oneOf } from "~/core/dose/dose";
+import { irritabilities } from "~/core/intake/irritability";
+import { stopSignalCodes } from "~/core/intake/stop-signal";
 import { Pathway } from "~/core/pathway/pathway";
 import { Change } from "~/core/progression/change";
 import { Lane } from "~/core/progression/body";
@@ -12,7 +14,7 @@ import { Prescription } from "~/core/progression/prescription";
 import { Restriction } from "~/core/progression/restriction";
 import { Pain } from "~/core/response/pain-response";
 import { PainSchoolCode } from "~/core/response/pain-school";
-import { NextDayReport, SetRecord } from "~/core/response/session-record";
+import { NextDayReport, otherLoads, SetRecord } from "~/core/response/session-record";
 
 export const caseFormat = "patient-stair-case";
 export const caseVersion = 1;
@@ -43,7 +45,11 @@ export const CaseSession = Type.Object(
     at: instant,
     painBefore: Pain,
     minutes: Type.Optional(Type.Integer({ minimum: 1, maximum: 600 })),
-    otherLoad: Type.Optional(oneOf(["none", "some", "much"], "Sport, work and steps of that day")),
+    otherLoad: Type.Optional(oneOf(otherLoads, "Sport, work and steps of that day")),
+    /** When it reached the record, where that is known; entered later it does not alter what was proposed before. */
+    receivedAt: Type.Optional(instant),
+    /** The session that this one corrects; that one stays in the record and is judged no more. */
+    supersedes: Type.Optional(id),
     items: Type.Array(Type.Object({ itemId: id, sets: Type.Array(SetRecord, { minItems: 1 }) }, closed)),
   },
   closed,
@@ -85,6 +91,28 @@ export const CaseDecision = Type.Object(
   closed,
 );
 
+/** A stop signal as it was raised, and as it was cleared in writing. */
+export const CaseSignal = Type.Object(
+  {
+    id,
+    code: oneOf(stopSignalCodes),
+    at: instant,
+    /** The exercise it was seen in; needed where only that, or its lane, is suspended. */
+    itemId: Type.Optional(id),
+    note: Type.Optional(Type.String({ maxLength: 400 })),
+    cleared: Type.Optional(Type.Object({ at: instant, reason: Type.String() }, closed)),
+  },
+  closed,
+);
+export type CaseSignal = Static<typeof CaseSignal>;
+
+/** A clinician's own choice of what a reaction is traced to, in place of the proposed suspects. */
+export const FlareAttribution = Type.Object(
+  { id, at: instant, trainingDate: date, itemId: id, reason: Type.String() },
+  closed,
+);
+export type FlareAttribution = Static<typeof FlareAttribution>;
+
 /**
  * A case file (*.stair.json): one episode with everything the core needs to judge it, definitions included, so
  * that a later version of the product judges the same words. It carries no name, no birth date, no address.
@@ -102,6 +130,7 @@ export const CaseFile = Type.Object(
         onsetOn: date,
         surgeryOn: Type.Optional(date),
         graft: Type.Optional(Type.String({ maxLength: 40 })),
+        irritability: Type.Optional(oneOf(irritabilities)),
         startedAt: instant,
       },
       closed,
@@ -117,11 +146,17 @@ export const CaseFile = Type.Object(
       Type.Array(Type.Object({ id, at: instant, passing: Passing, reason: Type.String() }, closed)),
     ),
     restrictions: Type.Array(Restriction),
+    /** Limits signed later; from its instant on each takes the place of all those before. */
+    limitSettings: Type.Optional(
+      Type.Array(Type.Object({ at: instant, restrictions: Type.Array(Restriction) }, closed)),
+    ),
     items: Type.Array(CaseItem),
     sessions: Type.Array(CaseSession),
     reports: Type.Array(Type.Object({ id, trainingDate: date, ...NextDayReport.properties }, closed)),
     results: Type.Array(MeasureResult),
     decisions: Type.Array(CaseDecision),
+    signals: Type.Optional(Type.Array(CaseSignal)),
+    attributions: Type.Optional(Type.Array(FlareAttribution)),
     clearances: Type.Array(Type.Object({ id, itemId: id, at: instant, reason: Type.String() }, closed)),
   },
   { ...closed, $id: "patient-stair-case-1" },

@@ -1,6 +1,7 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { Proposal } from "~/core/decision/decide-input";
 import { Evidence } from "~/core/decision/evidence";
+import { LaneReadiness } from "~/core/decision/lane-readiness";
 import { oneOf } from "~/core/dose/dose";
 import { GateResult } from "~/core/gate/gate";
 import { InvolvedSide } from "~/core/measure/side-value";
@@ -9,8 +10,9 @@ import { Exercise } from "~/core/progression/exercise";
 import { KnobValue, Prescription } from "~/core/progression/prescription";
 import { Pain } from "~/core/response/pain-response";
 import { PainSchoolCode } from "~/core/response/pain-school";
-import { SetRecord } from "~/core/response/session-record";
-import { CaseDecision, CaseSession } from "./case-file";
+import { NextDayReport, SetRecord } from "~/core/response/session-record";
+import { CaseSession } from "./case-file";
+import { OpenSignal } from "./daily-contract";
 
 const closed = { additionalProperties: false };
 const uuid = Type.String({ format: "uuid" });
@@ -31,6 +33,8 @@ export const SignInBody = Type.Object(
 );
 
 /** A session as it is sent; the id is made by the sender, so that sending twice is harmless. */
+const sets = Type.Array(SetRecord, { minItems: 1, maxItems: 60 });
+
 export const SessionBody = Type.Object(
   {
     id: uuid,
@@ -38,10 +42,24 @@ export const SessionBody = Type.Object(
     painBefore: Pain,
     minutes: CaseSession.properties.minutes,
     otherLoad: CaseSession.properties.otherLoad,
-    items: Type.Array(
-      Type.Object({ itemId: uuid, sets: Type.Array(SetRecord, { minItems: 1, maxItems: 60 }) }, closed),
-      { minItems: 1, maxItems: 40 },
+    items: Type.Array(Type.Object({ itemId: uuid, sets }, closed), { maxItems: 40 }),
+    /** Exercises of the catalogue that were done and stand in no plan: kept in the record, not judged. */
+    unplanned: Type.Optional(
+      Type.Array(
+        Type.Object(
+          {
+            itemId: uuid,
+            exerciseId: Type.String({ maxLength: 80 }),
+            variantId: Type.String({ maxLength: 80 }),
+            sets,
+          },
+          closed,
+        ),
+        { maxItems: 10 },
+      ),
     ),
+    /** The session that this one corrects. */
+    supersedes: Type.Optional(uuid),
   },
   closed,
 );
@@ -54,6 +72,9 @@ export const ReportBody = Type.Object(
     pain: Pain,
     stiffnessMinutes: Type.Optional(Type.Integer({ minimum: 0, maximum: 600 })),
     swelling: Type.Optional(oneOf(["less", "same", "more"])),
+    settledHours: NextDayReport.properties.settledHours,
+    loadTestPain: NextDayReport.properties.loadTestPain,
+    otherLoad: NextDayReport.properties.otherLoad,
   },
   closed,
 );
@@ -102,13 +123,17 @@ export type ClearanceBody = Static<typeof ClearanceBody>;
 /** Which of a caseload's people come first; worst first. */
 export const attentionCodes = [
   "stop",
+  "flare",
   "ease",
-  "report-missing",
   "wait",
+  "report-missing",
   "step-up",
   "gate-open",
+  "lane-ready",
   "plateau",
   "quiet",
+  "maintenance-due",
+  "target-at-risk",
   "hold",
 ] as const;
 export const Attention = oneOf(attentionCodes);
@@ -119,12 +144,9 @@ const Person = Type.Object(
   closed,
 );
 
-export const CaseloadRow = Type.Object(
+/** What the caseload shows of an episode, as computed from its record: no identity in it. */
+export const CaseloadState = Type.Object(
   {
-    episodeId: uuid,
-    person: Person,
-    diagnosis: Type.String(),
-    involvedSide: InvolvedSide,
     stageName: Type.String(),
     stageNumber: Type.Integer(),
     stageCount: Type.Integer(),
@@ -143,6 +165,18 @@ export const CaseloadRow = Type.Object(
     ),
     alsoWaiting: Type.Integer({ description: "Further items with something to sign" }),
     lastSessionOn: Type.Union([date, Type.Null()]),
+  },
+  closed,
+);
+export type CaseloadState = Static<typeof CaseloadState>;
+
+export const CaseloadRow = Type.Object(
+  {
+    episodeId: uuid,
+    person: Person,
+    diagnosis: Type.String(),
+    involvedSide: InvolvedSide,
+    ...CaseloadState.properties,
   },
   closed,
 );
@@ -188,6 +222,9 @@ export const StairStage = Type.Object(
 );
 export type StairStage = Static<typeof StairStage>;
 
+/** Measured height, metres, for figures; null while nobody measured it. */
+export const HeightM = Type.Union([Type.Number({ minimum: 1, maximum: 2.4 }), Type.Null()]);
+
 /** Everything the stair of one patient shows. */
 export const StairView = Type.Object(
   {
@@ -200,6 +237,7 @@ export const StairView = Type.Object(
     age: Type.Integer(),
     diagnosis: Type.String(),
     involvedSide: InvolvedSide,
+    heightM: HeightM,
     onsetOn: date,
     daysSinceOnset: Type.Integer(),
     school: PainSchoolCode,
@@ -227,87 +265,17 @@ export const StairView = Type.Object(
       Type.Object({ on: date, weeksLeft: Type.Integer(), weeksNeeded: Type.Integer() }, closed),
       Type.Null(),
     ]),
+    /** How each lane of the stage stands to its gate. */
+    lanes: Type.Array(LaneReadiness),
+    changeBudget: Type.Object({ used: Type.Integer(), limit: Type.Integer() }, closed),
+    /** Stop signals that nobody has cleared. */
+    signals: Type.Array(OpenSignal),
     callWhom: Type.String(),
     maySign: Type.Boolean(),
   },
   closed,
 );
 export type StairView = Static<typeof StairView>;
-
-export const RecordEntry = Type.Union([
-  Type.Object(
-    { kind: Type.Literal("session"), at: instant, by: Type.String(), session: CaseSession },
-    closed,
-  ),
-  Type.Object(
-    {
-      kind: Type.Literal("report"),
-      at: instant,
-      by: Type.String(),
-      trainingDate: date,
-      pain: Pain,
-      stiffnessMinutes: Type.Union([Type.Integer(), Type.Null()]),
-      swelling: Type.Union([Type.String(), Type.Null()]),
-      late: Type.Boolean(),
-    },
-    closed,
-  ),
-  Type.Object(
-    { kind: Type.Literal("decision"), at: instant, by: Type.String(), decision: CaseDecision },
-    closed,
-  ),
-  Type.Object(
-    {
-      kind: Type.Literal("stage"),
-      at: instant,
-      by: Type.String(),
-      stageName: Type.String(),
-      reason: Type.String(),
-    },
-    closed,
-  ),
-  Type.Object(
-    {
-      kind: Type.Literal("school"),
-      at: instant,
-      by: Type.String(),
-      school: PainSchoolCode,
-      reason: Type.String(),
-    },
-    closed,
-  ),
-  Type.Object(
-    { kind: Type.Literal("clearance"), at: instant, by: Type.String(), itemId: uuid, reason: Type.String() },
-    closed,
-  ),
-  Type.Object(
-    {
-      kind: Type.Literal("measures"),
-      at: instant,
-      by: Type.String(),
-      results: Type.Array(
-        Type.Object(
-          { name: Type.String(), side: Type.String(), value: Type.Number(), unit: Type.String() },
-          closed,
-        ),
-      ),
-    },
-    closed,
-  ),
-]);
-export type RecordEntry = Static<typeof RecordEntry>;
-
-export const RecordView = Type.Object(
-  {
-    episodeId: uuid,
-    zone: Type.String(),
-    person: Person,
-    items: Type.Array(Type.Object({ itemId: uuid, exercise: Exercise }, closed)),
-    entries: Type.Array(RecordEntry),
-  },
-  closed,
-);
-export type RecordView = Static<typeof RecordView>;
 
 /** Answer of every write: what stands now, and whether this call wrote it or a twin before it did. */
 export const Written = Type.Object({ id: uuid, repeated: Type.Boolean(), stair: StairView }, closed);

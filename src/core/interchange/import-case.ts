@@ -48,6 +48,19 @@ export function danglingReferences(file: CaseFile): FieldProblem[] {
       ),
     ),
   );
+  for (const [kind, facts] of Object.entries({
+    clearances: file.clearances,
+    signals: file.signals ?? [],
+    attributions: file.attributions ?? [],
+  })) {
+    facts.forEach(({ itemId }, i) =>
+      need(
+        itemId === undefined || items.has(itemId),
+        `/${kind}/${i}/itemId`,
+        "names an item that is not in the plan",
+      ),
+    );
+  }
   file.decisions.forEach((d, i) =>
     need(items.has(d.itemId), `/decisions/${i}/itemId`, "names an item that is not in the plan"),
   );

@@ -5,6 +5,8 @@ import { Circumstances } from "~/core/intake/intake";
 import { BodyPosition, Lane, Phase } from "~/core/progression/body";
 import { Exercise } from "~/core/progression/exercise";
 import { KnobValue, Prescription } from "~/core/progression/prescription";
+import { InvolvedSide } from "~/core/measure/side-value";
+import { HeightM } from "./contract";
 import { ExerciseFile } from "./exercise-file";
 
 const closed = { additionalProperties: false };
@@ -32,6 +34,7 @@ export const PlanItem = Type.Object(
     exerciseName: Type.String(),
     variantName: Type.String(),
     lane: Lane,
+    drawnLike: Type.Union([Type.String(), Type.Null()]),
     prescription: Prescription,
     maximumN: Type.Union([Type.Number(), Type.Null()]),
     time: DoseMinutesOutput,
@@ -51,6 +54,8 @@ export const PlanView = Type.Object(
     episodeId: uuid,
     version: Type.Integer(),
     person: Type.Object({ givenName: Type.String(), familyName: Type.String() }, closed),
+    involvedSide: InvolvedSide,
+    heightM: HeightM,
     stageName: Type.String(),
     pathway: Type.String(),
     stage: Type.String(),
@@ -104,6 +109,7 @@ export const CatalogueHit = Type.Object(
     prescription: Prescription,
     time: DoseMinutesOutput,
     own: Type.Boolean({ description: "Added or revised by this clinic" }),
+    drawnLike: Type.Union([Type.String(), Type.Null()]),
   },
   closed,
 );

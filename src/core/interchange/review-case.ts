@@ -1,23 +1,26 @@
 import { Type, type Static } from "@sinclair/typebox";
+import { changeBudget } from "~/core/decision/change-budget";
 import { decide } from "~/core/decision/decide";
 import { Proposal, type DecideInput, type SignedChange } from "~/core/decision/decide-input";
-import { after } from "~/core/decision/record-view";
-import { flareSuspects } from "~/core/decision/flare-suspects";
+import { laneReadiness, LaneReadiness } from "~/core/decision/lane-readiness";
+import { after, viewRecord } from "~/core/decision/record-view";
+import { asFarAsStageGoes } from "~/core/decision/rules/step-up";
+import { stepQueue } from "~/core/decision/step-queue";
+import { dosePolicy } from "~/core/dose/dose-policy";
 import { evaluateGate } from "~/core/gate/evaluate-gate";
-import { GateResult, type EffortDay, type Passing } from "~/core/gate/gate";
-import { standingResults } from "~/core/measure/measure";
-import { bestValue } from "~/core/measure/side-value";
-import { datedLimits } from "~/core/pathway/dated-limits";
+import { GateResult, type EffortDay } from "~/core/gate/gate";
 import { stageOf, type Stage } from "~/core/pathway/pathway";
 import { Lane } from "~/core/progression/body";
-import type { Exercise } from "~/core/progression/exercise";
 import { Prescription } from "~/core/progression/prescription";
-import type { Restriction } from "~/core/progression/restriction";
-import { judgeDay, type DayJudgement } from "~/core/response/judge-day";
+import { laneAdherence } from "~/core/response/lane-adherence";
 import { PainSchoolCode } from "~/core/response/pain-school";
-import { addDays, localDay } from "~/core/schedule/local-day";
-import type { CaseFile, CaseItem } from "./case-file";
-import { caseDays, itemDays, type CaseDay } from "./case-days";
+import { weeklyMeanRise } from "~/core/response/weekly-mean-rise";
+import { localDay } from "~/core/schedule/local-day";
+import { caseDays, type CaseDay } from "./case-days";
+import type { CaseFile } from "./case-file";
+import { flareTrace, judgedItem, type JudgedItem } from "./flare-trace";
+import { gateDates, moveInForce, passingInForce, prescriptionInForce, schoolInForce } from "./in-force";
+import { itemInput } from "./item-input";
 
 export const ItemReview = Type.Object({
   itemId: Type.String(),
@@ -32,18 +35,18 @@ export const ItemReview = Type.Object({
 });
 export type ItemReview = Static<typeof ItemReview>;
 
-/** Where the patient stands, what the gate says, and one proposal for each item of the plan. */
+/** Where the patient stands, what the gate says, how each lane stands to it, and one proposal for each item of the plan. */
 export const CaseReview = Type.Object({
   asOf: Type.String({ format: "date-time" }),
   stage: Type.String(),
   stageEnteredOn: Type.String({ format: "date" }),
   school: PainSchoolCode,
   gate: Type.Union([GateResult, Type.Null()]),
+  lanes: Type.Array(LaneReadiness),
+  changeBudget: Type.Object({ used: Type.Integer(), limit: Type.Integer() }),
   items: Type.Array(ItemReview),
 });
 export type CaseReview = Static<typeof CaseReview>;
-
-const squeezeMeasure = "squeeze-force";
 
 /**
  * Reviews a whole episode from its case file: the one road by which the interface, the endpoints and the command
@@ -53,174 +56,167 @@ const squeezeMeasure = "squeeze-force";
  */
 export function reviewCase(file: CaseFile, school: PainSchoolCode = schoolInForce(file)): CaseReview {
   const today = localDay(file.asOf, file.zone);
-  const move = latest(file.stageMoves, file.asOf);
-  if (!move) throw new RangeError("the case has no stage");
+  const move = moveInForce(file);
   const stage = stageOf(file.pathway, move.stage);
-  const days = caseDays(file);
-  const current = file.items.filter(({ endedAt }) => endedAt === undefined || after(endedAt, file.asOf));
-  const inputs = current.map((item) => ({ item, input: decideInput(file, days, item, stage, school) }));
-  const suspects = flareSuspects(
-    inputs.map(({ item, input }) => ({
-      itemId: item.id,
-      changes: input.changes,
-      during: judged(input).at(-1)?.during ?? null,
-      loadsSite: item.lane === file.pathway.siteLane,
-    })),
-    flareWindow(file, days),
-  );
   const stageEnteredOn = localDay(move.at, file.zone);
-  const effortDays = inputs.flatMap(({ item, input }) => effortDaysOf(item, input));
+  const days = caseDays(file);
+  const items = file.items
+    .filter(({ endedAt }) => endedAt === undefined || after(endedAt, file.asOf))
+    .map((item) => judgedItem(item, itemInput(file, days, item, stage, school)));
+  const adherence = lanesAdherence(file, days, items, today);
+  const inputs = withPlan(file, days, items, adherence, today);
+  const lanes = laneReadiness(
+    stage.lanes.map(({ lane }) => lane),
+    inputs.map(({ item, input }) => ({ lane: item.lane, asFarAsItGoes: asFarAsItGoes(input) })),
+    adherence,
+  );
+  const gate = stage.gate
+    ? evaluateGate({
+        gate: stage.gate,
+        ...gateDates(file),
+        stageEnteredOn,
+        today,
+        involvedSide: file.episode.involvedSide,
+        passing: passingInForce(file),
+        measures: file.measures,
+        results: file.results,
+        effortDays: items.flatMap(effortDaysOf),
+        lanesLeftOut: lanes.filter(({ state }) => state === "left-out").map(({ lane }) => lane),
+      })
+    : null;
+  const budget = changeBudget(signedChanges(file), {
+    today,
+    zone: file.zone,
+    careful: isCareful(file, stage),
+  });
+  const first = inputs.map(({ item, input }) => ({
+    itemId: item.id,
+    lane: item.lane,
+    proposal: decide(input),
+  }));
+  const queue = stepQueue(first, blockingLanes(file, stage, gate, items));
   return {
     asOf: file.asOf,
     stage: stage.code,
     stageEnteredOn,
     school,
-    gate: stage.gate
-      ? evaluateGate({
-          gate: stage.gate,
-          ...gateDates(file),
-          stageEnteredOn,
-          today,
-          involvedSide: file.episode.involvedSide,
-          passing: passingInForce(file),
-          measures: file.measures,
-          results: file.results,
-          effortDays,
-        })
-      : null,
-    items: inputs.map(({ item, input }) => ({
-      itemId: item.id,
-      exerciseId: item.exerciseId,
-      lane: item.lane,
-      prescription: input.prescription,
-      prescriptionId: present(item, file.asOf).id,
-      prescribedAt: input.prescribedAt,
-      maximumN: input.maximumN ?? null,
-      proposal: decide({ ...input, flareSuspect: suspects.includes(item.id) }),
-    })),
+    gate,
+    lanes,
+    changeBudget: budget,
+    items: inputs.map(({ item, input }, i) => {
+      const ahead = queue.get(item.id);
+      const within = ahead === undefined || budget.used + ahead < budget.limit;
+      const proposal = within ? first[i]?.proposal : undefined;
+      return {
+        itemId: item.id,
+        exerciseId: item.exerciseId,
+        lane: item.lane,
+        prescription: input.prescription,
+        prescriptionId: prescriptionInForce(item, file.asOf).id,
+        prescribedAt: input.prescribedAt,
+        maximumN: input.maximumN ?? null,
+        proposal: proposal ?? decide({ ...input, changeBudget: { ...budget, ahead: ahead ?? 0 } }),
+      };
+    }),
   };
 }
 
-/** The school set last for this episode, else the stage's own. */
-export function schoolInForce(file: CaseFile): PainSchoolCode {
-  const set = latest(file.schools, file.asOf);
-  if (set) return set.school;
-  const move = latest(file.stageMoves, file.asOf);
-  return move ? stageOf(file.pathway, move.stage).school : "monitored";
+/** Two harder items a week when the site is irritable or in the first stage. */
+export function isCareful(file: CaseFile, stage: Stage): boolean {
+  return file.episode.irritability === "high" || stage === file.pathway.stages[0];
 }
 
-/** Everything that limits this patient's exercises: own limits, the pathway's by the calendar, and the stage's. */
-export function limitsOf(file: CaseFile, stage: Stage): Restriction[] {
-  const { onsetOn, surgeryOn, graft } = file.episode;
-  return [...file.restrictions, ...datedLimits(file.pathway, surgeryOn ?? onsetOn, graft), ...stage.limits];
-}
-
-/** How gates are passed: as set last for this episode, else as the pathway says, else by the measured value. */
-export function passingInForce(file: CaseFile): Passing {
-  return latest(file.passings ?? [], file.asOf)?.passing ?? file.pathway.passing ?? "point";
-}
-
-/** The day minimum times count from, and the operation's where there was one. */
-export function gateDates({ pathway, episode: { onsetOn, surgeryOn } }: CaseFile) {
-  const counted = pathway.countsFrom === "surgery" ? (surgeryOn ?? onsetOn) : onsetOn;
-  return surgeryOn === undefined ? { onsetOn: counted } : { onsetOn: counted, surgeryOn };
-}
-
-/** What `decide` needs to know of one item of the case. */
-function decideInput(
+/** What the plan as a whole bears on each item: a reaction and its suspects, the lane's adherence, the mean of the weeks. */
+function withPlan(
   file: CaseFile,
   days: readonly CaseDay[],
-  item: CaseItem,
-  stage: Stage,
-  school: PainSchoolCode,
-): DecideInput {
-  const exercise = exerciseOf(file, item.exerciseId);
-  const current = present(item, file.asOf);
-  const decisions = file.decisions.filter((d) => d.itemId === item.id && d.at <= file.asOf);
-  const clearedAt = file.clearances
-    .filter((c) => c.itemId === item.id)
-    .map((c) => c.at)
-    .sort()
-    .at(-1);
-  const answeredAt = decisions
-    .map((d) => d.at)
-    .sort()
-    .at(-1);
-  const maximumN = maximumFor(file, exercise, current.prescription);
-  return {
-    exercise,
-    prescription: current.prescription,
-    prescribedAt: current.from,
-    school,
-    involvedSide: file.episode.involvedSide,
-    zone: file.zone,
-    now: file.asOf,
-    trainingDays: itemDays(days, item.id),
-    changes: decisions.map((d) => d.signedChange).filter((c): c is SignedChange => c !== null),
-    restrictions: limitsOf(file, stage),
-    stopSignals: [],
-    ...(maximumN === null ? {} : { maximumN }),
-    ...(answeredAt === undefined ? {} : { answeredAt }),
-    ...(clearedAt === undefined ? {} : { clearedAt }),
-  };
-}
-
-/**
- * The maximum that an effort band is a share of: the best since the injury of the measure that gauges this exercise,
- * of the person or of the involved side (both involved: the weaker). Earlier or normed values are for gates.
- */
-function maximumFor(file: CaseFile, exercise: Exercise, prescription: Prescription): number | null {
-  if (!prescription.dose.effort) return null;
-  const measure = file.measures.find((m) => m.code === (exercise.gauge ?? squeezeMeasure));
-  if (!measure) return null;
-  const { involvedSide } = file.episode;
-  const each = involvedSide === "both" ? (["left", "right"] as const) : [involvedSide];
-  const sides = measure.sides === "none" ? (["none"] as const) : each;
-  const standing = standingResults(file.results);
-  const best = sides.map((side) => bestValue(measure, side, standing)?.value ?? 0);
-  return Math.min(...best) || null;
-}
-
-function exerciseOf(file: CaseFile, id: string): Exercise {
-  const found = file.exercises.find((exercise) => exercise.id === id);
-  if (!found) throw new RangeError(`the case names an exercise it does not carry: ${id}`);
-  return found;
-}
-
-function present(item: CaseItem, asOf: string): CaseItem["prescriptions"][number] {
-  const found = latest(
-    item.prescriptions.map((entry) => ({ ...entry, at: entry.from })),
-    asOf,
+  items: readonly JudgedItem[],
+  adherence: ReadonlyMap<Lane, number | null>,
+  today: string,
+): JudgedItem[] {
+  const trace = flareTrace(file, days, items);
+  const rise = weeklyMeanRise(
+    days.map(({ date }) => ({
+      date,
+      pain: Math.max(
+        0,
+        ...items.flatMap((e) => e.days.filter((d) => d.date === date)).map((d) => d.painDuring),
+      ),
+    })),
+    today,
   );
-  const fallback = item.prescriptions[0];
-  if (!found && !fallback) throw new RangeError(`item ${item.id} has no prescription`);
-  return (found ?? fallback) as CaseItem["prescriptions"][number];
+  return items.map((entry) => {
+    const percent = adherence.get(entry.item.lane) ?? null;
+    const input: DecideInput = {
+      ...entry.input,
+      ...(trace ? { flare: trace(entry.item.id) } : {}),
+      ...(percent === null ? {} : { laneAdherencePercent: percent }),
+      ...(rise === null ? {} : { weeklyMeanRise: rise }),
+    };
+    return { ...entry, input };
+  });
 }
 
-function latest<T extends { at: string }>(entries: readonly T[], asOf: string): T | undefined {
-  return entries
-    .filter((entry) => Date.parse(entry.at) <= Date.parse(asOf))
-    .sort((a, b) => Date.parse(a.at) - Date.parse(b.at))
-    .at(-1);
+function lanesAdherence(
+  file: CaseFile,
+  days: readonly CaseDay[],
+  items: readonly JudgedItem[],
+  today: string,
+): Map<Lane, number | null> {
+  const lanes = [...new Set(items.map(({ item }) => item.lane))];
+  const laneOf = new Map(file.items.map((item) => [item.id, item.lane]));
+  return new Map(
+    lanes.map((lane) => {
+      const own = items.filter(({ item }) => item.lane === lane);
+      const starts = own.map(({ item }) => item.prescriptions[0]?.from ?? file.asOf).sort();
+      const work = {
+        startedOn: localDay(starts[0] ?? file.asOf, file.zone),
+        daysPerWeek: Math.max(...own.map(({ input }) => input.prescription.dose.daysPerWeek)),
+        doneOn: days
+          .filter((day) => day.sessions.some((s) => s.items.some((i) => laneOf.get(i.itemId) === lane)))
+          .map((day) => day.date),
+      };
+      return [lane, laneAdherence(work, today)];
+    }),
+  );
 }
 
-function judged(input: DecideInput): DayJudgement[] {
-  const { prescription, school, involvedSide, maximumN, now } = input;
-  const context = { dose: prescription.dose, school, involvedSide, maximumN: maximumN ?? null, now };
-  return input.trainingDays.map((day) => judgeDay(day, context));
+/** Signed changes up to `asOf`, item by item; what has left the plan since counts for the week as well. */
+function signedChanges(file: CaseFile): SignedChange[][] {
+  return file.items.map((item) =>
+    file.decisions
+      .filter((d) => d.itemId === item.id && d.at <= file.asOf)
+      .flatMap((d) => (d.signedChange ? [d.signedChange] : [])),
+  );
 }
 
-/** Start of the last two training days, as an instant; changes since then are suspects of a flare. */
-function flareWindow(file: CaseFile, days: readonly CaseDay[]): string {
-  const from = days.slice(-2)[0];
-  return from ? `${addDays(from.date, -1)}T12:00:00Z` : file.asOf;
+function asFarAsItGoes(input: DecideInput): boolean {
+  return !dosePolicy(input.prescription.dose.policy).steps || asFarAsStageGoes(viewRecord(input));
+}
+
+/** Lanes that keep the gate shut: left out, named by an effort criterion, or gauged by a measure that is not met. */
+function blockingLanes(
+  file: CaseFile,
+  stage: Stage,
+  gate: GateResult | null,
+  items: readonly JudgedItem[],
+): ReadonlySet<Lane> {
+  if (!gate || gate.outcome === "open") return new Set();
+  const open = new Set(gate.criteria.filter((c) => c.required && !c.passes).map((c) => c.id));
+  const criteria = (stage.gate?.criteria ?? []).filter((criterion) => open.has(criterion.id));
+  const gauged = items.filter(({ input: { exercise } }) =>
+    criteria.some((c) =>
+      c.kind === "within-rule" ? c.exercise === exercise.id : c.measure === exercise.gauge,
+    ),
+  );
+  const site = criteria.length > 0 ? [file.pathway.siteLane] : [];
+  return new Set([...(gate.lanesLeftOut ?? []), ...gauged.map(({ item }) => item.lane), ...site]);
 }
 
 /** What gates read of an item's days: the lowest effort of the day's sets, in per cent of the maximum. */
-function effortDaysOf(item: CaseItem, input: DecideInput): EffortDay[] {
+function effortDaysOf({ item, input, days }: JudgedItem): EffortDay[] {
   const { maximumN } = input;
   if (maximumN === undefined) return [];
-  const days = judged(input);
   return input.trainingDays.flatMap((day, i) => {
     const forces = day.sets.map((set) => set.forceN).filter((n): n is number => n !== undefined);
     const judgement = days[i];

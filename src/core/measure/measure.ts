@@ -102,6 +102,8 @@ export const MeasureResult = Type.Object(
     /** The trials behind the value, in the measure's unit, as taken. */
     trials: Type.Optional(Type.Array(Type.Number(), { minItems: 1, maxItems: 5 })),
     detail: Type.Optional(ResultDetail),
+    /** When it reached the record, where that is known. */
+    recordedAt: Type.Optional(Type.String({ format: "date-time" })),
     /** The result that this one corrects. */
     supersedes: Type.Optional(Type.String({ minLength: 1, maxLength: 60 })),
   },

@@ -3,6 +3,9 @@ import { Muscle } from "./body";
 import type { Exercise } from "./exercise";
 import { Source } from "./source";
 
+/** Taken as enough activity to strengthen, percent of maximal voluntary contraction (common practice). */
+export const enoughPercent = 40;
+
 export const ActivationRankingInput = Type.Object(
   {
     muscle: Muscle,

@@ -1,7 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { Dose, oneOf } from "~/core/dose/dose";
 import { BodyPosition, ForbidCode, Lane, Muscle, Phase, Region } from "./body";
-import { Pose } from "./pose";
 import { KnobValue, Prescription } from "./prescription";
 import { Source } from "./source";
 
@@ -51,7 +50,6 @@ export const Variant = Type.Object(
     phase: Type.Optional(Phase),
     /** Flexion arcs of knee and hip under this movement, for range limits and the low-knee-bend filter. */
     arcs: Type.Optional(Type.Object({ knee: Arc, hip: Arc }, closed)),
-    pose: Type.Optional(Type.Object({ start: Pose, end: Pose }, closed)),
   },
   closed,
 );
@@ -118,6 +116,8 @@ export const Exercise = Type.Object(
     gauge: Type.Optional(Type.String({ maxLength: 60 })),
     /** Exercises that usually follow when this one is spent; a swap, not a turn of a knob. */
     leadsTo: Type.Optional(Type.Array(id, { maxItems: 4 })),
+    /** The starting exercise whose figure this one borrows; a clinic's own exercise has none of its own. */
+    drawnLike: Type.Optional(id),
     variants: Type.Array(Variant, { minItems: 1, maxItems: 30 }),
     source: Source,
   },

@@ -1,10 +1,12 @@
 import type { Dose } from "~/core/dose/dose";
 import { dosePolicy } from "~/core/dose/dose-policy";
 import { effortTarget } from "~/core/dose/effort-target";
+import { knobByName } from "~/core/progression/knob";
+import type { Prescription } from "~/core/progression/prescription";
 import { cleanReps, markedInMostReps } from "./clean-reps";
 import { painResponse, type DuringBand, type NextDayBand } from "./pain-response";
-import type { PainSchoolCode } from "./pain-school";
-import type { SetRecord, Side, TrainingDay } from "./session-record";
+import { painSchool, type PainSchoolCode } from "./pain-school";
+import type { NextDayReport, SetRecord, Side, TrainingDay } from "./session-record";
 import { trainingDayState, type TrainingDayState } from "./training-day-state";
 
 /** What one training day says about one item. */
@@ -12,7 +14,8 @@ export interface DayJudgement {
   readonly date: string;
   readonly lastSessionAt: string;
   readonly state: TrainingDayState;
-  readonly reportReceivedAt: string | null;
+  /** When the next day's reaction became known: the report, or the effusion graded higher. */
+  readonly reactionKnownAt: string | null;
   readonly during: DuringBand;
   readonly nextDay: NextDayBand;
   readonly painBefore: number;
@@ -23,10 +26,16 @@ export interface DayJudgement {
   /** Highest perceived exertion of the involved side's sets. */
   readonly effort: number;
   readonly effortWithinCap: boolean;
-  /** Enough sets, and every one at or above the top of its range. */
+  /** Enough sets, none easier than prescribed, and every one at or above the top of its range. */
   readonly atTop: boolean;
   /** At least one set below the bottom of its range or short of its effort band. */
   readonly belowBottom: boolean;
+  /** A set with less load than prescribed, or with a knob of the movement set easier. */
+  readonly easierThanPrescribed: boolean;
+  /** The side that does not decide fell below the bottom of the range in at least one set. */
+  readonly otherSideBelowBottom: boolean;
+  /** Worst pain that is neither at the site nor in the worked muscle. */
+  readonly painElsewhere: number;
   readonly markedFault: boolean;
   readonly markedFaultNames: readonly string[];
   readonly markedInMostOfLastSet: boolean;
@@ -38,6 +47,8 @@ export interface DayJudgement {
 
 export interface DayContext {
   readonly dose: Dose;
+  /** Where the knobs of the movement stand; left out: nothing is compared. */
+  readonly settings?: Prescription["settings"];
   readonly school: PainSchoolCode;
   readonly involvedSide: Side;
   /** Maximal voluntary force, newtons, for effort bands; null when nobody has measured it. */
@@ -50,6 +61,8 @@ const muscleSorenessCountsAbove = 5;
 /** Judges one training day of one item; only the involved side (the worse, where both are) decides. */
 export function judgeDay(day: TrainingDay, context: DayContext): DayJudgement {
   const sets = day.sets.filter((set) => decides(set, context.involvedSide));
+  const others = day.sets.filter((set) => !decides(set, context.involvedSide));
+  const easier = sets.some((set) => easierThanPrescribed(set, context));
   const state = trainingDayState(day, context.now);
   const report = state === "reported" ? day.report : undefined;
   const painDuring = Math.max(0, ...sets.map(countedPain));
@@ -57,28 +70,36 @@ export function judgeDay(day: TrainingDay, context: DayContext): DayJudgement {
     school: context.school,
     painBefore: day.painBefore,
     painDuring,
-    ...(report ? { painNextDay: report.pain } : {}),
+    ...(report ? { painNextDay: nextDayPain(report, context.school) } : {}),
   });
+  const effusionUp =
+    day.effusionUpOn !== undefined && Date.parse(localNoon(day.effusionUpOn)) <= Date.parse(context.now);
   const effort = Math.max(0, ...sets.map((set) => set.effort));
   const cap = dosePolicy(context.dose.policy).effortCap;
   const lastSet = sets.at(-1);
-  const swellingMore = report?.swelling === "more";
+  const swellingMore = report?.swelling === "more" || effusionUp;
   const faults = sets.flatMap((set) => set.faults.filter((fault) => fault.severity === "marked"));
   return {
     date: day.date,
     lastSessionAt: day.lastSessionAt,
     state,
-    reportReceivedAt: report?.receivedAt ?? null,
+    reactionKnownAt: effusionUp ? localNoon(day.effusionUpOn ?? day.date) : (report?.receivedAt ?? null),
     during: pain.during,
     nextDay: swellingMore ? "ease" : pain.nextDay,
     painBefore: day.painBefore,
     painDuring,
-    painNextDay: report?.pain ?? null,
+    painNextDay: report ? nextDayPain(report, context.school) : null,
     swellingMore,
     effort,
     effortWithinCap: cap === null || effort <= cap,
-    atTop: enoughSets(sets, context) && sets.every((set) => reaches(set, context, "top")),
+    atTop: enoughSets(sets, context) && !easier && sets.every((set) => reaches(set, context, "top")),
     belowBottom: sets.some((set) => !reaches(set, context, "bottom")),
+    easierThanPrescribed: easier,
+    otherSideBelowBottom: others.some((set) => !reaches(set, context, "bottom")),
+    painElsewhere: Math.max(
+      0,
+      ...day.sets.filter((set) => set.painSite === "elsewhere").map((set) => set.painDuring),
+    ),
     markedFault: faults.length > 0,
     markedFaultNames: [...new Set(faults.map((fault) => fault.fault))],
     markedInMostOfLastSet: lastSet !== undefined && markedInMostReps(lastSet),
@@ -86,6 +107,25 @@ export function judgeDay(day: TrainingDay, context: DayContext): DayJudgement {
     pinchGrade: Math.max(0, ...sets.map(pinchGrade)),
     painWith: sets.find((set) => set.painWith)?.painWith ?? usualPainSource(context.dose),
   };
+}
+
+/** A loading test counts before the pain on waking where the school is judged on one. */
+function nextDayPain(report: NextDayReport, school: PainSchoolCode): number {
+  const onTest = painSchool(school).nextDayOn === "loading-test";
+  return (onTest ? report.loadTestPain : undefined) ?? report.pain;
+}
+
+/** A grade has a date and no hour: it is taken as known from noon on. */
+function localNoon(date: string): string {
+  return `${date}T12:00:00.000Z`;
+}
+
+function easierThanPrescribed(set: SetRecord, { dose, settings = {} }: DayContext): boolean {
+  if (set.loadKg !== undefined && set.loadKg < (dose.loadKg ?? 0)) return true;
+  return Object.entries(set.settings ?? {}).some(([name, used]) => {
+    const asked = settings[name];
+    return asked !== undefined && knobByName(name).rank(used) < knobByName(name).rank(asked);
+  });
 }
 
 function decides(set: SetRecord, involved: Side): boolean {
@@ -115,10 +155,15 @@ function enoughSets(sets: readonly SetRecord[], { dose, involvedSide }: DayConte
   return count("left") >= dose.sets && count("right") >= dose.sets;
 }
 
+/** A hold within repetitions that nobody wrote down is neither too short nor long enough. */
+function unrecordedHold(dose: Dose, end: "bottom" | "top"): number {
+  return dose.reps && end === "bottom" ? Infinity : 0;
+}
+
 function reaches(set: SetRecord, { dose, maximumN }: DayContext, end: "bottom" | "top"): boolean {
   const done: [number | undefined, number | undefined][] = [
     [cleanReps(set), dose.reps?.[end]],
-    [set.holdSeconds ?? 0, dose.hold?.[end]],
+    [set.holdSeconds ?? unrecordedHold(dose, end), dose.hold?.[end]],
     [set.contacts ?? 0, dose.contacts?.[end]],
     [set.minutes ?? 0, dose.minutes],
     [

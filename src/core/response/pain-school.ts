@@ -19,6 +19,8 @@ export interface PainSchool {
   readonly holdMaxRise: number;
   /** Next-day pain at which it is 'ease' whatever the rise; null: only the rise counts. */
   readonly easeAtNextDay: number | null;
+  /** What the next day is judged on: pain on waking, or a loading test where the report has one. */
+  readonly nextDayOn: "waking" | "loading-test";
   readonly source: { kind: "published" | "common-practice"; cite?: string; recalled?: boolean };
 }
 
@@ -30,6 +32,7 @@ export const painSchools: readonly PainSchool[] = [
     fineMaxRise: 0,
     holdMaxRise: 1,
     easeAtNextDay: null,
+    nextDayOn: "waking",
     source: { kind: "common-practice" },
   },
   {
@@ -39,6 +42,7 @@ export const painSchools: readonly PainSchool[] = [
     fineMaxRise: 1,
     holdMaxRise: 2,
     easeAtNextDay: 6,
+    nextDayOn: "waking",
     source: { kind: "published", cite: "Thomeé 1997; Silbernagel 2007", recalled: true },
   },
   {
@@ -48,6 +52,7 @@ export const painSchools: readonly PainSchool[] = [
     fineMaxRise: 0,
     holdMaxRise: 0,
     easeAtNextDay: null,
+    nextDayOn: "loading-test",
     source: { kind: "published", cite: "Malliaras 2015", recalled: true },
   },
   {
@@ -57,6 +62,7 @@ export const painSchools: readonly PainSchool[] = [
     fineMaxRise: 1,
     holdMaxRise: 2,
     easeAtNextDay: null,
+    nextDayOn: "waking",
     source: { kind: "published", cite: "Hickey 2020", recalled: true },
   },
 ];

@@ -1,5 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { oneOf } from "~/core/dose/dose";
+import { KnobValue } from "~/core/progression/prescription";
 import { Pain } from "./pain-response";
 
 export const Side = oneOf(
@@ -47,9 +48,15 @@ export const SetRecord = Type.Object(
       ),
     ),
     faults: Type.Array(FaultRecord, { maxItems: 12 }),
+    /** Knobs of the movement that stood elsewhere than prescribed; the load has its own field. */
+    settings: Type.Optional(Type.Record(Type.String({ maxLength: 40 }), KnobValue)),
+    /** How sure the person was of managing it, 0–10; recorded and shown, never judged. */
+    confidence: Type.Optional(Type.Integer({ minimum: 0, maximum: 10 })),
   },
   { additionalProperties: false },
 );
+
+export const otherLoads = ["none", "some", "much"] as const;
 
 /** How the patient was on the morning after a training day. */
 export const NextDayReport = Type.Object(
@@ -58,6 +65,11 @@ export const NextDayReport = Type.Object(
     pain: Pain,
     stiffnessMinutes: Type.Optional(Type.Integer({ minimum: 0, maximum: 600 })),
     swelling: Type.Optional(oneOf(["less", "same", "more"])),
+    /** Hours after the session at which it had settled. */
+    settledHours: Type.Optional(Type.Integer({ minimum: 0, maximum: 72 })),
+    /** Pain of one single-leg squat or hop on the next day, where the plan has such a test. */
+    loadTestPain: Type.Optional(Pain),
+    otherLoad: Type.Optional(oneOf(otherLoads, "Sport, work and steps since")),
   },
   { additionalProperties: false },
 );
@@ -70,6 +82,8 @@ export const TrainingDay = Type.Object(
     painBefore: Pain,
     sets: Type.Array(SetRecord, { maxItems: 60 }),
     report: Type.Optional(NextDayReport),
+    /** Day on which a clinician graded the effusion higher than before, if that followed this training day. */
+    effusionUpOn: Type.Optional(Type.String({ format: "date" })),
   },
   { additionalProperties: false },
 );

@@ -1,5 +1,8 @@
 const dayMs = 86_400_000;
 const formats = new Map<string, Intl.DateTimeFormat>();
+/** Dates already told; calendar formatting is slow, and a record asks for the same instants over and over. */
+const told = new Map<string, string>();
+const toldAtMost = 20_000;
 
 /**
  * The local calendar date of an instant in an IANA time zone.
@@ -9,6 +12,9 @@ const formats = new Map<string, Intl.DateTimeFormat>();
  * @example localDay("2026-03-28T23:30:00Z", "Europe/Vienna") // "2026-03-29"
  */
 export function localDay(instant: string, zone: string): string {
+  const key = `${zone} ${instant}`;
+  const known = told.get(key);
+  if (known !== undefined) return known;
   let format = formats.get(zone);
   if (!format) {
     format = new Intl.DateTimeFormat("en-CA", {
@@ -19,7 +25,10 @@ export function localDay(instant: string, zone: string): string {
     });
     formats.set(zone, format);
   }
-  return format.format(new Date(instant));
+  const date = format.format(new Date(instant));
+  if (told.size >= toldAtMost) told.clear();
+  told.set(key, date);
+  return date;
 }
 
 /**

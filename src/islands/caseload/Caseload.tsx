@@ -1,16 +1,56 @@
-import { useState } from "react";
+import { useCallback, useEffect, useState } from "react";
 import { attentionCodes, type CaseloadRow } from "~/core/interchange/contract";
+import { callApi } from "~/islands/frame/call-api";
 import OutcomeMark from "~/islands/frame/OutcomeMark";
 import { t } from "~/messages/say";
 import CaseloadLine from "./CaseloadLine";
+import ReviewPane from "./ReviewPane";
 
 type Attention = CaseloadRow["attention"];
 
-/** The clinic's people, those who need somebody first on top. Arrow keys move, Enter opens. */
-export default function Caseload({ rows }: { rows: CaseloadRow[] }) {
+const renewEveryMs = 15_000;
+
+interface Props {
+  rows: CaseloadRow[];
+  /** How many there are in all; `rows` may hold only the first. */
+  count: number;
+  counts: Partial<Record<Attention, number>>;
+}
+
+/** The clinic's people, those who need somebody first on top. Arrow keys move, Enter opens, a review goes one by one. */
+export default function Caseload({ rows: first, count, counts: firstCounts }: Props) {
+  const [rows, setRows] = useState(first);
+  const [whole, setWhole] = useState(first.length === count);
   const [only, setOnly] = useState<Attention | null>(null);
+  const [reviewing, setReviewing] = useState<{ at: number; ids: readonly string[] } | null>(null);
+  const counts = whole ? countBy(rows) : firstCounts;
+  const all = whole ? rows.length : count;
   const shown = rows.filter((row) => only === null || row.attention === only);
-  const present = attentionCodes.filter((code) => rows.some((row) => row.attention === code));
+  const present = attentionCodes.filter((code) => (counts[code] ?? 0) > 0);
+
+  const renew = useCallback(async () => {
+    const answer = await callApi<{ rows: CaseloadRow[] }>("/api/caseload");
+    if (!answer.ok) return;
+    setRows(answer.value.rows);
+    setWhole(true);
+  }, []);
+  useEffect(() => {
+    const timer = setInterval(() => void (document.hidden ? undefined : renew()), renewEveryMs);
+    return () => clearInterval(timer);
+  }, [renew]);
+
+  const choose = (code: Attention | null) => {
+    setOnly(code);
+    setReviewing(null);
+    if (!whole) void renew();
+  };
+  const closeReview = useCallback(() => {
+    setReviewing(null);
+    void renew();
+  }, [renew]);
+  const moveReview = useCallback((at: number) => setReviewing((now) => now && { ...now, at }), []);
+  // The order of a review stays as it was begun, though people move in the list as they are answered.
+  const reviewed = (reviewing?.ids ?? []).flatMap((id) => rows.find((row) => row.episodeId === id) ?? []);
 
   const move = (event: React.KeyboardEvent<HTMLUListElement>) => {
     const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
@@ -22,44 +62,85 @@ export default function Caseload({ rows }: { rows: CaseloadRow[] }) {
   };
 
   return (
-    <div className="mx-auto max-w-7xl px-4 py-5">
-      <div className="flex flex-wrap items-baseline gap-x-4">
+    <div className="mx-auto max-w-7xl px-4 py-4">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <h1 className="text-2xl font-bold">{t("caseload.title")}</h1>
-        <p className="text-base-content/75">{t("caseload.count", { shown: shown.length })}</p>
-        <p className="text-base-content/70 ml-auto hidden text-sm md:block">{t("caseload.openKey")}</p>
-        <a className="btn btn-primary max-md:ml-auto" href="/intake">
+        <p className="text-base-content/75">
+          {t("caseload.count", { shown: only === null ? all : (counts[only] ?? 0) })}
+        </p>
+        <p className="text-base-content/70 ml-auto hidden text-sm lg:block">{t("caseload.openKey")}</p>
+        {shown.length > 0 && !reviewing && (
+          <button
+            type="button"
+            className="btn max-lg:ml-auto"
+            onClick={() => setReviewing({ at: 0, ids: shown.map((row) => row.episodeId) })}
+          >
+            {t("review.start")}
+          </button>
+        )}
+        <a className="btn btn-primary" href="/intake">
           {t("intake.new")}
         </a>
       </div>
-      <div className="mt-3 flex flex-wrap gap-2" role="group" aria-label={t("caseload.filter")}>
-        <button type="button" className="btn" aria-pressed={only === null} onClick={() => setOnly(null)}>
-          {t("caseload.all")} <span className="badge badge-neutral badge-sm">{rows.length}</span>
+      <div className="mt-2 flex flex-wrap gap-x-1" role="group" aria-label={t("caseload.filter")}>
+        <button
+          type="button"
+          className={`btn px-3 ${only === null ? "btn-active" : "btn-ghost"}`}
+          aria-pressed={only === null}
+          onClick={() => choose(null)}
+        >
+          {t("caseload.all")} <span className="badge badge-neutral badge-sm">{all}</span>
         </button>
         {present.map((code) => (
           <button
             key={code}
             type="button"
-            className={`btn ${only === code ? "btn-active" : ""}`}
+            className={`btn px-3 ${only === code ? "btn-active" : "btn-ghost"}`}
             aria-pressed={only === code}
-            onClick={() => setOnly(only === code ? null : code)}
+            onClick={() => choose(only === code ? null : code)}
           >
             <OutcomeMark mark={code} size={18} />
             {t(`attention.${code}`)}
-            <span className="badge badge-neutral badge-sm">
-              {rows.filter((r) => r.attention === code).length}
-            </span>
+            <span className="badge badge-neutral badge-sm">{counts[code]}</span>
           </button>
         ))}
       </div>
-      {shown.length === 0 ? (
-        <p className="mt-8">{rows.length === 0 ? t("caseload.none") : t("caseload.empty")}</p>
-      ) : (
-        <ul className="mt-4 flex flex-col gap-2" onKeyDown={move} data-testid="caseload">
-          {shown.map((row) => (
-            <CaseloadLine key={row.episodeId} row={row} />
-          ))}
-        </ul>
-      )}
+      <div className={reviewing ? "mt-3 grid items-start gap-3 lg:grid-cols-[22rem_1fr]" : "mt-3"}>
+        {shown.length === 0 ? (
+          <p className="mt-5">{rows.length === 0 ? t("caseload.none") : t("caseload.empty")}</p>
+        ) : (
+          <ul
+            className={`flex flex-col gap-2 ${reviewing ? "max-lg:hidden" : ""}`}
+            onKeyDown={move}
+            data-testid="caseload"
+          >
+            {shown.map((row) => (
+              <CaseloadLine
+                key={row.episodeId}
+                row={row}
+                narrow={reviewing !== null}
+                current={reviewed[reviewing?.at ?? -1]?.episodeId === row.episodeId}
+              />
+            ))}
+            {!whole && (
+              <li>
+                <button type="button" className="btn w-full" onClick={() => void renew()}>
+                  {t("caseload.showAll", { count })}
+                </button>
+              </li>
+            )}
+          </ul>
+        )}
+        {reviewing && (
+          <ReviewPane rows={reviewed} at={reviewing.at} onMove={moveReview} onClose={closeReview} />
+        )}
+      </div>
     </div>
   );
+}
+
+function countBy(rows: readonly CaseloadRow[]): Partial<Record<Attention, number>> {
+  const counts: Partial<Record<Attention, number>> = {};
+  for (const { attention } of rows) counts[attention] = (counts[attention] ?? 0) + 1;
+  return counts;
 }

@@ -21,7 +21,7 @@ export default function PainPicker({ label, name, value, onChange, ends }: Props
         {scale.map((n) => (
           <label
             key={n}
-            className="border-base-content/30 has-checked:bg-primary has-checked:text-primary-content has-focus-visible:outline-accent grid min-h-11 cursor-pointer place-items-center rounded-md border text-lg has-checked:font-semibold has-focus-visible:outline-3"
+            className="border-base-content/30 has-checked:bg-primary has-checked:text-primary-content has-focus-visible:outline-accent relative grid min-h-11 cursor-pointer place-items-center rounded-md border text-lg has-checked:font-semibold has-focus-visible:outline-3"
           >
             <input
               type="radio"

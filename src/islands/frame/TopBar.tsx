@@ -1,4 +1,4 @@
-import { CircleHelp, LogOut, SunMoon } from "lucide-react";
+import { BookOpen, CircleHelp, LogOut, SunMoon } from "lucide-react";
 import { useEffect, useRef } from "react";
 import type { Role } from "~/core/interchange/contract";
 import { t } from "~/messages/say";
@@ -42,6 +42,7 @@ export default function TopBar({ name, role, clinic }: Props) {
       if (event.key === "?") dialog.current?.showModal();
       if (event.key === "c") location.assign("/");
       if (event.key === "n") location.assign("/intake");
+      if (event.key === "l") location.assign("/library");
     };
     addEventListener("keydown", onKey);
     return () => removeEventListener("keydown", onKey);
@@ -57,7 +58,10 @@ export default function TopBar({ name, role, clinic }: Props) {
           <span className="hidden sm:inline">{clinic}</span>
           <span className="sm:hidden">{t("frame.caseload")}</span>
         </a>
-        <span className="ml-auto" />
+        <a href="/library" className="btn btn-ghost text-primary-content hover:text-base-content ml-auto">
+          <BookOpen className="size-5" aria-hidden />
+          <span className="max-sm:sr-only">{t("library.title")}</span>
+        </a>
         <span className="hidden text-sm sm:inline">
           {name}, {t(`role.${role}`)}
         </span>

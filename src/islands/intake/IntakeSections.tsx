@@ -1,5 +1,6 @@
 import { useFieldArray, useFormContext } from "react-hook-form";
-import { causes, irritabilities } from "~/core/intake/intake";
+import { causes } from "~/core/intake/intake";
+import { irritabilities } from "~/core/intake/irritability";
 import { bodyPositions } from "~/core/progression/body";
 import { kitList } from "~/core/progression/kit";
 import { painSchoolCodes } from "~/core/response/pain-school";

@@ -1,15 +1,19 @@
+import type { InvolvedSide } from "~/core/measure/side-value";
+import FigureThumb from "~/islands/figure/FigureThumb";
 import type { CatalogueHit } from "~/core/interchange/plan-contract";
 import { sayDose } from "~/messages/describe";
 import { label, sayNumber, t } from "~/messages/say";
 
 interface Props {
   variants: readonly CatalogueHit[];
+  heightM: number | null;
+  side: InvolvedSide;
   inPlan: boolean;
   onAdd: ((hit: CatalogueHit) => void) | null;
 }
 
 /** One exercise with the variants of it that were found, easy to hard. */
-export default function HitGroup({ variants, inPlan, onAdd }: Props) {
+export default function HitGroup({ variants, heightM, side, inPlan, onAdd }: Props) {
   const [first] = variants;
   if (!first) return null;
   return (
@@ -22,7 +26,14 @@ export default function HitGroup({ variants, inPlan, onAdd }: Props) {
       </p>
       <ul>
         {variants.map((hit) => (
-          <li key={hit.variantId} className="grid min-h-12 grid-cols-[1fr_auto] items-center gap-x-3">
+          <li key={hit.variantId} className="grid min-h-12 grid-cols-[3.5rem_1fr_auto] items-center gap-x-3">
+            <FigureThumb
+              exercise={{ id: hit.exerciseId, lane: hit.lane, drawnLike: hit.drawnLike ?? undefined }}
+              prescription={hit.prescription}
+              heightM={heightM}
+              side={side}
+              className="size-14"
+            />
             <div className="min-w-0">
               <p className="text-sm">{hit.variantName}</p>
               <p className="text-base-content/75 text-sm">

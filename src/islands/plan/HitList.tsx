@@ -38,6 +38,8 @@ export default function HitList({ plan, answer, onChanged, onProblem }: Props) {
           <HitGroup
             key={variants[0]?.exerciseId}
             variants={variants}
+            heightM={plan.heightM}
+            side={plan.involvedSide}
             inPlan={inPlan.has(variants[0]?.exerciseId ?? "")}
             onAdd={plan.maySign && !busy ? add : null}
           />

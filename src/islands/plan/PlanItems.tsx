@@ -1,6 +1,7 @@
 import { useState } from "react";
 import type { Problem } from "~/core/interchange/contract";
 import type { NextStep, PlanView } from "~/core/interchange/plan-contract";
+import FigureThumb from "~/islands/figure/FigureThumb";
 import { sayDose, sayKnobValue } from "~/messages/describe";
 import { label, sayNumber, t } from "~/messages/say";
 import EndItemForm from "./EndItemForm";
@@ -24,7 +25,14 @@ export default function PlanItems({ plan, onChanged, onProblem }: Props) {
     >
       {plan.items.map((item) => (
         <li key={item.itemId} className="p-3" data-testid={`plan-${item.exerciseId}`}>
-          <div className="grid grid-cols-[1fr_auto] gap-x-3">
+          <div className="grid grid-cols-[4.5rem_1fr_auto] gap-x-3">
+            <FigureThumb
+              exercise={{ id: item.exerciseId, lane: item.lane, drawnLike: item.drawnLike ?? undefined }}
+              prescription={item.prescription}
+              heightM={plan.heightM}
+              side={plan.involvedSide}
+              className="size-18"
+            />
             <div className="min-w-0">
               <p className="leading-tight font-semibold">
                 {item.exerciseName}

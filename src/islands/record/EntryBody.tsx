@@ -1,30 +1,54 @@
-import type { RecordEntry, RecordView } from "~/core/interchange/contract";
-import { label, sayDate, sayNumber, t } from "~/messages/say";
+import type { RecordEntry, RecordView } from "~/core/interchange/record-contract";
+import { label, sayDate, sayNumber, sayTime, t } from "~/messages/say";
 import DecisionBody from "./DecisionBody";
-import { saySets } from "./say-sets";
+import { saySets } from "~/messages/say-sets";
 
 type Of<K extends RecordEntry["kind"]> = Extract<RecordEntry, { kind: K }>;
 type Bodies = { [K in RecordEntry["kind"]]: (entry: Of<K>, record: RecordView) => React.ReactNode };
 
 /** How each kind of entry is told. */
 const bodies: Bodies = {
-  session: ({ session }, record) => (
+  session: ({ session, corrected }, record) => (
     <>
+      {corrected && <p className="font-semibold">{t("record.corrected")}</p>}
+      {session.supersedes && <p>{t("record.corrects")}</p>}
       <p>{t("record.sessionLine", { pain: session.painBefore, minutes: session.minutes ?? 0 })}</p>
       <ul className="list-disc pl-5">
         {session.items.map((done) => (
           <li key={done.itemId}>{saySets(exerciseName(record, done.itemId), done.sets)}</li>
         ))}
       </ul>
+      {!corrected && (
+        <a
+          className="link inline-flex min-h-11 items-center text-sm print:hidden"
+          href={`/episodes/${record.episodeId}/session?correct=${session.id}`}
+        >
+          {t("record.correct")}
+        </a>
+      )}
     </>
   ),
-  report: ({ trainingDate, pain, stiffnessMinutes, swelling, late }) => (
+  report: ({
+    trainingDate,
+    pain,
+    stiffnessMinutes,
+    swelling,
+    settledHours,
+    loadTestPain,
+    otherLoad,
+    late,
+  }) => (
     <p>
       {t("record.reportLine", {
         date: sayDate(trainingDate),
         pain,
         stiff: stiffnessMinutes === null ? "" : t("record.stiff", { minutes: stiffnessMinutes }),
-        swelling: swelling === null ? "" : t("record.swelling", { swelling: label("report", swelling) }),
+        swelling: [
+          swelling === null ? "" : t("record.swelling", { swelling: label("report", swelling) }),
+          settledHours === null ? "" : t("record.settled", { hours: settledHours }),
+          loadTestPain === null ? "" : t("record.loadTest", { pain: loadTestPain }),
+          otherLoad === null ? "" : t("record.otherLoad", { load: label("session", otherLoad) }),
+        ].join(""),
         late: late ? t("record.late") : "",
       })}
     </p>
@@ -36,6 +60,41 @@ const bodies: Bodies = {
     <p>
       {exerciseName(record, itemId)}: {reason}
     </p>
+  ),
+  signal: ({ code, exercise, note, cleared }, record) => (
+    <>
+      <p className="font-semibold">
+        {t("record.signalLine", {
+          signal: label("signal", code),
+          exercise: exercise ? ` (${exercise})` : "",
+        })}
+      </p>
+      {note && <p>“{note}”</p>}
+      <p>
+        {cleared
+          ? t("record.cleared", {
+              time: sayTime(cleared.at, record.zone),
+              by: cleared.by,
+              reason: cleared.reason,
+            })
+          : t("record.stillOpen")}
+      </p>
+    </>
+  ),
+  suspect: ({ trainingDate, itemId, reason }, record) => (
+    <p>
+      {t("record.suspectLine", {
+        date: sayDate(trainingDate),
+        exercise: exerciseName(record, itemId),
+        reason,
+      })}
+    </p>
+  ),
+  document: ({ document, body }) => (
+    <details>
+      <summary className="min-h-8 cursor-pointer font-semibold">{t(`document.${document}`)}</summary>
+      <p className="whitespace-pre-wrap">{body}</p>
+    </details>
   ),
   measures: ({ results }) => (
     <ul>

@@ -1,25 +1,40 @@
-import { Printer } from "lucide-react";
+import { FilePen, Printer } from "lucide-react";
 import { useState } from "react";
-import type { RecordEntry, RecordView } from "~/core/interchange/contract";
+import type { RecordEntry, RecordView } from "~/core/interchange/record-contract";
+import { documentKinds } from "~/core/interchange/daily-contract";
 import { sayTime, t } from "~/messages/say";
 import EntryBody from "./EntryBody";
+import ExerciseOverTime from "./ExerciseOverTime";
+import ReplayNote from "./ReplayNote";
 
 type Kind = RecordEntry["kind"];
-const kinds: readonly Kind[] = ["decision", "session", "report", "measures", "stage", "school", "clearance"];
+const kinds: readonly Kind[] = [
+  "decision",
+  "session",
+  "report",
+  "measures",
+  "stage",
+  "school",
+  "clearance",
+  "signal",
+  "suspect",
+  "document",
+];
 
 /** The record of an episode, newest first. */
 export default function RecordPage({ record }: { record: RecordView }) {
   const [only, setOnly] = useState<Kind | null>(null);
+  const [view, setView] = useState<"timeline" | "history">("timeline");
   const shown = record.entries.filter((entry) => only === null || entry.kind === only);
   const present = kinds.filter((kind) => record.entries.some((entry) => entry.kind === kind));
   return (
-    <div className="mx-auto max-w-4xl px-4 py-4">
+    <div className="mx-auto max-w-6xl px-4 py-4">
       <div className="flex flex-wrap items-center gap-3">
         <h1 className="text-2xl font-bold">{t("record.title")}</h1>
         <p className="text-base-content/80">
           {record.person.givenName} {record.person.familyName} · {record.person.activity}
         </p>
-        <div className="ml-auto flex gap-2 print:hidden">
+        <div className="ml-auto flex flex-wrap gap-2 print:hidden">
           <a className="btn" href={`/api/episodes/${record.episodeId}/case`} download>
             {t("stair.export")}
           </a>
@@ -27,49 +42,79 @@ export default function RecordPage({ record }: { record: RecordView }) {
             <Printer className="size-5" aria-hidden />
             {t("record.print")}
           </button>
+          {documentKinds.map((kind) => (
+            <a key={kind} className="btn" href={`/episodes/${record.episodeId}/document?kind=${kind}`}>
+              <FilePen className="size-5" aria-hidden />
+              {t(`document.${kind}`)}
+            </a>
+          ))}
           <a className="btn btn-primary" href={`/episodes/${record.episodeId}`}>
             {t("stair.title")}
           </a>
         </div>
       </div>
-      <div className="mt-3 flex flex-wrap gap-1 print:hidden" role="group" aria-label={t("record.filter")}>
-        <button type="button" className="btn" aria-pressed={only === null} onClick={() => setOnly(null)}>
-          {t("record.all")}
-        </button>
-        {present.map((kind) => (
+      <div className="join mt-3 print:hidden" role="group" aria-label={t("record.title")}>
+        {(["timeline", "history"] as const).map((code) => (
           <button
-            key={kind}
+            key={code}
             type="button"
-            className={`btn ${only === kind ? "btn-active" : ""}`}
-            aria-pressed={only === kind}
-            onClick={() => setOnly(only === kind ? null : kind)}
+            className={`btn join-item ${view === code ? "btn-neutral" : ""}`}
+            aria-pressed={view === code}
+            onClick={() => setView(code)}
           >
-            {t(`record.${kind}`)}
-            <span className="badge badge-neutral badge-sm">
-              {record.entries.filter((entry) => entry.kind === kind).length}
-            </span>
+            {t(`record.${code}`)}
           </button>
         ))}
       </div>
-      {shown.length === 0 && <p className="mt-6">{t("record.empty")}</p>}
-      <ol className="mt-4 flex flex-col gap-2" data-testid="record">
-        {shown.map((entry, i) => (
-          <li
-            key={`${entry.at} ${entry.kind} ${i}`}
-            className="bg-base-100 border-base-300 grid gap-x-4 gap-y-1 rounded-lg border px-3 py-2 sm:grid-cols-[10.5rem_1fr]"
-            data-kind={entry.kind}
+      {view === "history" ? (
+        <ExerciseOverTime record={record} />
+      ) : (
+        <>
+          <div
+            className="mt-3 flex flex-wrap gap-1 print:hidden"
+            role="group"
+            aria-label={t("record.filter")}
           >
-            <div className="text-sm">
-              <p className="font-semibold">{t(`record.${entry.kind}`)}</p>
-              <p className="text-base-content/80">{sayTime(entry.at, record.zone)}</p>
-              <p className="text-base-content/80">{entry.by}</p>
-            </div>
-            <div className="min-w-0">
-              <EntryBody entry={entry} record={record} />
-            </div>
-          </li>
-        ))}
-      </ol>
+            <button type="button" className="btn" aria-pressed={only === null} onClick={() => setOnly(null)}>
+              {t("record.all")}
+            </button>
+            {present.map((kind) => (
+              <button
+                key={kind}
+                type="button"
+                className={`btn ${only === kind ? "btn-active" : ""}`}
+                aria-pressed={only === kind}
+                onClick={() => setOnly(only === kind ? null : kind)}
+              >
+                {t(`record.${kind}`)}
+                <span className="badge badge-neutral badge-sm">
+                  {record.entries.filter((entry) => entry.kind === kind).length}
+                </span>
+              </button>
+            ))}
+          </div>
+          {shown.length === 0 && <p className="mt-6">{t("record.empty")}</p>}
+          <ol className="mt-4 flex flex-col gap-2" data-testid="record">
+            {shown.map((entry, i) => (
+              <li
+                key={`${entry.at} ${entry.kind} ${i}`}
+                className="bg-base-100 border-base-300 grid gap-x-4 gap-y-1 rounded-lg border px-3 py-2 sm:grid-cols-[10.5rem_1fr]"
+                data-kind={entry.kind}
+              >
+                <div className="text-sm">
+                  <p className="font-semibold">{t(`record.${entry.kind}`)}</p>
+                  <p className="text-base-content/80">{sayTime(entry.at, record.zone)}</p>
+                  <p className="text-base-content/80">{entry.by}</p>
+                </div>
+                <div className="min-w-0">
+                  <EntryBody entry={entry} record={record} />
+                </div>
+              </li>
+            ))}
+          </ol>
+          <ReplayNote record={record} />
+        </>
+      )}
     </div>
   );
 }

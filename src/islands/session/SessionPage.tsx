@@ -1,119 +1,175 @@
 import { useEffect, useState } from "react";
-import { Controller, FormProvider, useForm } from "react-hook-form";
-import type { Problem, StairView, Written } from "~/core/interchange/contract";
-import { callApi } from "~/islands/frame/call-api";
-import PainPicker from "~/islands/frame/PainPicker";
+import { FormProvider, useForm } from "react-hook-form";
+import type { CaseSession } from "~/core/interchange/case-file";
+import type { StairView, Written } from "~/core/interchange/contract";
+import type { KeptSessionDraft } from "~/core/interchange/daily-contract";
 import ProblemNote from "~/islands/frame/ProblemNote";
+import RaiseSignal from "~/islands/stair/RaiseSignal";
+import SignalBanner from "~/islands/stair/SignalBanner";
 import { sayTime, t } from "~/messages/say";
-import { forgetDraft, keepDraft, keptDraft } from "./kept-draft";
-import { newDraft, toBody, type SessionDraft } from "./session-draft";
-import SessionItem from "./SessionItem";
-import SessionTime from "./SessionTime";
+import { forgetDraft } from "./kept-draft";
+import ItemWork from "./ItemWork";
+import QuickLineInput from "./QuickLineInput";
+import {
+  correctingDraft,
+  itemOf,
+  itemState,
+  newDraft,
+  unplannedItem,
+  withRecords,
+  type SessionDraft,
+} from "./session-draft";
+import SessionRail from "./SessionRail";
+import SessionStart from "./SessionStart";
+import SessionSummary from "./SessionSummary";
+import Timers from "./Timers";
+import UnplannedSearch from "./UnplannedSearch";
+import { useSessionDraft } from "./use-session-draft";
+import { useSubmit } from "./use-submit";
 
-/** Recording what was done: everything the plan says is filled in, pain and effort are asked. */
-export default function SessionPage({ stair }: { stair: StairView }) {
-  const [problem, setProblem] = useState<Problem | null>(null);
-  const form = useForm<SessionDraft>({ defaultValues: newDraft(stair) });
-  const { control, handleSubmit, formState, register, reset, subscribe } = form;
-  const back = `/episodes/${stair.episodeId}`;
+interface Props {
+  stair: StairView;
+  kept: KeptSessionDraft["draft"];
+  /** The session to be corrected; null for a new one. */
+  correcting: CaseSession | null;
+}
+
+/** Recording what was done, one exercise at a time: by taps or by the quick line; then what follows from it. */
+export default function SessionPage({ stair: loaded, kept, correcting }: Props) {
+  const [stair, setStair] = useState(loaded);
+  const [current, setCurrent] = useState(0);
+  const [recorded, setRecorded] = useState<StairView | null>(null);
+  const form = useForm<SessionDraft>({
+    defaultValues: correcting ? correctingDraft(correcting, loaded) : newDraft(loaded),
+  });
+  const keeping = useSessionDraft(form, loaded, kept, correcting !== null);
+  const done = ({ stair: next }: Written) => {
+    keeping.stop();
+    forgetDraft(stair.episodeId);
+    setRecorded(next);
+    scrollTo({ top: 0 });
+  };
+  const sending = useSubmit(form, stair, done);
+  const drafts = form.watch("items");
+  const entries = drafts.flatMap((draft, index) => {
+    const item = itemOf(draft, stair);
+    return item ? [{ draft, item, index }] : [];
+  });
+  const chosen = entries[Math.min(current, entries.length - 1)];
+  const go = (to: number) => setCurrent(Math.min(entries.length - 1, Math.max(0, to)));
 
   useEffect(() => {
-    const kept = keptDraft(stair.episodeId, stair.version);
-    if (kept) reset({ ...kept, restored: true });
-    return subscribe({
-      formState: { values: true },
-      callback: ({ values }) => keepDraft(stair.episodeId, stair.version, values),
-    });
-  }, [reset, subscribe, stair.episodeId, stair.version]);
+    const onKey = (event: KeyboardEvent) => {
+      const typing =
+        event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName);
+      if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (event.key === "/") {
+        event.preventDefault();
+        document.getElementById("quick-line")?.focus();
+      }
+    };
+    addEventListener("keydown", onKey);
+    return () => removeEventListener("keydown", onKey);
+  }, []);
 
-  const submit = handleSubmit(async (draft) => {
-    if (!draft.items.some((item) => item.done)) {
-      return setProblem({ type: "/problems/nothing", title: t("session.nothing"), status: 0 });
-    }
-    const answer = await callApi<Written>(`/api/episodes/${stair.episodeId}/sessions`, toBody(draft));
-    if (!answer.ok) {
-      setProblem(answer.problem);
-      return scrollTo({ top: 0 });
-    }
+  if (recorded) {
+    const notDone = entries
+      .filter(({ draft }) => itemState(draft) === "todo")
+      .map(({ item }) => item.exercise.name);
+    return <SessionSummary recorded={recorded} notDone={notDone} />;
+  }
+  const anew = () => {
     forgetDraft(stair.episodeId);
-    location.assign(back);
-  });
-
-  const sayPath = (path: string) => {
-    const [, , item, , set] = path.split("/");
-    const chosen = form.getValues("items").filter((entry) => entry.done)[Number(item)];
-    const name = stair.items.find((entry) => entry.itemId === chosen?.itemId)?.exercise.name;
-    const field = path.split("/").at(-1) ?? "";
-    return [
-      name,
-      set === undefined ? "" : t("session.set", { number: Number(set) + 1 }),
-      name ? field : path.slice(1),
-    ]
-      .filter(Boolean)
-      .join(", ");
+    form.reset(newDraft(stair));
   };
-
   return (
     <FormProvider {...form}>
-      <form onSubmit={submit} className="mx-auto flex max-w-4xl flex-col gap-3 px-4 py-4 pb-28" noValidate>
-        <div className="flex flex-wrap items-baseline gap-x-3">
+      <form
+        onSubmit={sending.submit}
+        className="mx-auto flex max-w-7xl flex-col gap-3 px-4 py-3 pb-24"
+        noValidate
+      >
+        <div className="flex flex-wrap items-center gap-x-3">
           <h1 className="text-2xl font-bold">{t("session.title")}</h1>
           <p className="text-base-content/80">
             {stair.person.givenName} {stair.person.familyName} ·{" "}
             <strong>{t(`side.${stair.involvedSide}`)}</strong> ·{" "}
             {t("stair.sinceOnset", { days: stair.daysSinceOnset })}
           </p>
-        </div>
-        <ProblemNote problem={problem} sayPath={sayPath} />
-        {form.watch("restored") && (
-          <p className="alert alert-info alert-soft text-base-content">{t("session.restored")}</p>
-        )}
-        <section className="bg-base-100 border-base-300 rounded-box flex flex-col gap-3 border p-3">
-          <Controller
-            control={control}
-            name="painBefore"
-            rules={{ validate: (pain) => pain !== null }}
-            render={({ field, fieldState }) => (
-              <div
-                className={fieldState.invalid ? "outline-error rounded-md outline-2 outline-offset-4" : ""}
-              >
-                <PainPicker
-                  label={t("session.painBefore")}
-                  name="pain-before"
-                  value={field.value}
-                  onChange={field.onChange}
-                />
-              </div>
-            )}
-          />
-          <div className="flex flex-wrap items-end gap-4">
-            <SessionTime asOf={stair.asOf} zone={stair.zone} />
-            <label className="flex flex-col gap-1 text-sm font-medium">
-              {t("session.otherLoad")}
-              <select className="select w-36" {...register("otherLoad")}>
-                <option value="">–</option>
-                {(["none", "some", "much"] as const).map((code) => (
-                  <option key={code} value={code}>
-                    {t(`session.${code}`)}
-                  </option>
-                ))}
-              </select>
-            </label>
+          <div className="ml-auto">
+            <RaiseSignal stair={stair} onRaised={setStair} />
           </div>
-        </section>
-        {stair.items.map((item, index) => (
-          <SessionItem key={item.itemId} stair={stair} item={item} index={index} />
-        ))}
-        <div className="bg-base-100 border-base-300 fixed inset-x-0 bottom-0 border-t">
-          <div className="mx-auto flex max-w-4xl items-center gap-3 px-4 py-2">
-            <a className="btn btn-ghost" href={back}>
+        </div>
+        <SignalBanner stair={stair} onChange={setStair} />
+        <ProblemNote problem={sending.problem} sayPath={sending.sayPath} />
+        {correcting && (
+          <p className="alert alert-info alert-soft text-base-content">
+            {t("session.correcting", { time: sayTime(correcting.at, stair.zone) })}
+          </p>
+        )}
+        {keeping.resumed && (
+          <div className="alert alert-info alert-soft text-base-content" data-testid="resumed">
+            <p>
+              {keeping.resumed.by
+                ? t("session.resumed", {
+                    by: keeping.resumed.by,
+                    time: sayTime(keeping.resumed.savedAt, stair.zone),
+                  })
+                : t("session.restored")}
+            </p>
+            <button type="button" className="btn btn-sm" onClick={anew}>
+              {t("session.anew")}
+            </button>
+          </div>
+        )}
+        <SessionStart stair={stair} />
+        <div className="grid items-start gap-3 lg:grid-cols-[15rem_minmax(0,1fr)_13rem]">
+          <div className="min-w-0">
+            <SessionRail entries={entries} current={current} onChoose={go} />
+            <UnplannedSearch
+              onAdd={(exercise, variantId) => {
+                form.setValue("items", [...drafts, unplannedItem(exercise, variantId, stair.involvedSide)]);
+                setCurrent(entries.length);
+              }}
+            />
+          </div>
+          <div className="flex min-w-0 flex-col gap-3">
+            <QuickLineInput
+              items={entries.map(({ item }) => item)}
+              current={entries.findIndex((entry) => entry === chosen)}
+              involved={stair.involvedSide}
+              onTake={(n, sets) => {
+                const entry = entries[n];
+                if (!entry) return;
+                form.setValue(`items.${entry.index}`, withRecords(entry.draft, sets));
+                const next = entries.findIndex(({ draft }, i) => i !== n && itemState(draft) === "todo");
+                go(next < 0 ? n : next);
+              }}
+            />
+            {chosen && (
+              <ItemWork key={chosen.draft.itemId} stair={stair} item={chosen.item} index={chosen.index} />
+            )}
+          </div>
+          {chosen && <Timers key={chosen.draft.itemId} item={chosen.item} />}
+        </div>
+        <div className="bg-base-100 border-base-300 fixed inset-x-0 bottom-0 z-10 border-t">
+          <div className="mx-auto flex max-w-7xl items-center gap-2 px-4 py-2">
+            <a className="btn btn-ghost" href={`/episodes/${stair.episodeId}`}>
               {t("frame.back")}
             </a>
-            <span className="text-base-content/75 ml-auto hidden text-sm sm:inline">
-              {sayTime(stair.asOf, stair.zone)}
+            <span className="text-base-content/75 hidden text-sm sm:inline" data-testid="kept">
+              {keeping.savedAt && t("session.kept", { time: sayTime(keeping.savedAt, stair.zone) })}
             </span>
-            <button className="btn btn-primary btn-lg" disabled={formState.isSubmitting}>
-              {formState.isSubmitting ? t("session.saving") : t("session.save")}
+            <button
+              type="button"
+              className="btn ml-auto"
+              disabled={current >= entries.length - 1}
+              onClick={() => go(current + 1)}
+            >
+              {t("session.next")}
+            </button>
+            <button className="btn btn-primary" disabled={sending.busy}>
+              {sending.busy ? t("session.saving") : t("session.save")}
             </button>
           </div>
         </div>

@@ -1,15 +1,18 @@
 import { Controller, useFormContext } from "react-hook-form";
-import type { StairItem } from "~/core/interchange/contract";
 import { limitKinds } from "~/core/response/session-record";
 import PainPicker from "~/islands/frame/PainPicker";
 import { t } from "~/messages/say";
 import type { MessageKey } from "~/messages/en";
-import { countedFields, type SessionDraft } from "./session-draft";
+import FaultChips from "./FaultChips";
+import KnobsUsed from "./KnobsUsed";
+import { countedFields, type SessionDraft, type SessionItem } from "./session-draft";
 
 interface Props {
-  item: StairItem;
+  item: SessionItem;
   path: `items.${number}.sets.${number}`;
   title: string;
+  /** Stands before the amounts. */
+  lead: React.ReactNode;
 }
 
 const amounts = [
@@ -22,14 +25,15 @@ const amounts = [
 ] as const satisfies readonly (readonly [string, MessageKey, string, number])[];
 
 /** What was done and felt in one set (or in all of them). */
-export default function SetFields({ item, path, title }: Props) {
-  const { register, control, watch } = useFormContext<SessionDraft>();
+export default function SetFields({ item, path, title, lead }: Props) {
+  const { register, control, watch, setValue } = useFormContext<SessionDraft>();
   const counted = countedFields(item);
   const set = watch(path);
   return (
     <div className="flex flex-col gap-3" role="group" aria-label={title}>
       {title && <h3 className="border-base-300 border-b font-medium">{title}</h3>}
       <div className="flex flex-wrap gap-3">
+        {lead}
         {amounts
           .filter(([name]) => counted[name])
           .map(([name, label, unit, max]) => (
@@ -72,28 +76,6 @@ export default function SetFields({ item, path, title }: Props) {
             </select>
           </label>
         )}
-        {item.exercise.faults.length > 0 && (
-          <label className="flex flex-col gap-1 text-sm font-medium">
-            {t("session.fault")}
-            <select className="select w-48" {...register(`${path}.fault`)}>
-              <option value="">{t("session.noFault")}</option>
-              {item.exercise.faults.map((fault) => (
-                <option key={fault.code} value={fault.code}>
-                  {fault.name}
-                </option>
-              ))}
-            </select>
-          </label>
-        )}
-        {set.fault !== "" && (
-          <label className="flex flex-col gap-1 text-sm font-medium">
-            {t("session.faultReps")}
-            <select className="select w-40" {...register(`${path}.faultReps`)}>
-              <option value="some">{t("session.some-reps")}</option>
-              <option value="most">{t("session.most-reps")}</option>
-            </select>
-          </label>
-        )}
       </div>
       <div className="grid gap-3 sm:grid-cols-[1fr_9rem]">
         <Asked path={`${path}.painDuring`} label={t("session.painDuring")} control={control} />
@@ -109,12 +91,24 @@ export default function SetFields({ item, path, title }: Props) {
         </label>
         <Asked path={`${path}.effort`} label={t("session.effort")} control={control} />
       </div>
+      {item.exercise.faults.length > 0 && (
+        <FaultChips
+          faults={item.exercise.faults}
+          seen={set.faults}
+          reps={counted.reps ? Number(set.reps) || 0 : null}
+          onChange={(faults) => setValue(`${path}.faults`, faults)}
+        />
+      )}
+      {set.limit === "fear" && (
+        <Asked path={`${path}.confidence`} label={t("session.confidence")} control={control} />
+      )}
+      <KnobsUsed item={item} used={set.settings} onChange={(used) => setValue(`${path}.settings`, used)} />
     </div>
   );
 }
 
 interface AskedProps {
-  path: `items.${number}.sets.${number}.painDuring` | `items.${number}.sets.${number}.effort`;
+  path: `items.${number}.sets.${number}.${"painDuring" | "effort" | "confidence"}`;
   label: string;
   control: ReturnType<typeof useFormContext<SessionDraft>>["control"];
 }
@@ -125,7 +119,6 @@ function Asked({ path, label, control }: AskedProps) {
     <Controller
       control={control}
       name={path}
-      rules={{ validate: (value) => value !== null }}
       render={({ field, fieldState }) => (
         <div className={fieldState.invalid ? "outline-error rounded-md outline-2 outline-offset-4" : ""}>
           <PainPicker label={label} name={path} value={field.value} onChange={field.onChange} />

@@ -1,7 +1,17 @@
 import { v7 as uuid } from "uuid";
 import { sidesOf } from "~/core/progression/sides-of";
+import type { Exercise } from "~/core/progression/exercise";
+import type { KnobValue } from "~/core/progression/prescription";
+import { firstPrescription, variantOf } from "~/core/progression/exercise";
 import type { SessionBody, StairItem, StairView } from "~/core/interchange/contract";
-import type { SetRecord, Side } from "~/core/response/session-record";
+import type { CaseSession } from "~/core/interchange/case-file";
+import type { FaultRecord, SetRecord, Side } from "~/core/response/session-record";
+
+/** What the session view needs of an item; an exercise outside the plan has as much. */
+export type SessionItem = Pick<
+  StairItem,
+  "itemId" | "exercise" | "prescription" | "variantName" | "maximumN"
+>;
 
 /** One set as it stands in the form; numbers are text until they are sent. */
 export interface SetDraft {
@@ -17,31 +27,35 @@ export interface SetDraft {
   effort: number | null;
   limit: "" | NonNullable<SetRecord["limit"]>["kind"];
   pinchGrade: string;
-  fault: string;
-  faultReps: "some" | "most";
+  confidence: number | null;
+  faults: FaultRecord[];
+  /** Knobs that stood elsewhere than prescribed. */
+  settings: Record<string, KnobValue>;
 }
 
 export interface ItemDraft {
   itemId: string;
-  done: boolean;
   /** False: every set has been the same, and `sets[0]` speaks for all of them. */
   differs: boolean;
   count: number;
   sets: SetDraft[];
+  /** An exercise that is in no plan, with its whole definition. */
+  unplanned: { exercise: Exercise; variantId: string } | null;
 }
 
 export interface SessionDraft {
   id: string;
-  /** True when this draft was found on the device after the page had been left. */
-  restored: boolean;
   occurredAt: string;
   painBefore: number | null;
+  minutes: string;
   otherLoad: "" | "none" | "some" | "much";
+  /** The session that this one corrects; empty for a new one. */
+  supersedes: string;
   items: ItemDraft[];
 }
 
 /** The fields of a set that this item's dose counts. */
-export function countedFields({ prescription: { dose } }: StairItem) {
+export function countedFields({ prescription: { dose } }: SessionItem) {
   return {
     reps: !!dose.reps,
     holdSeconds: !!dose.hold,
@@ -56,27 +70,108 @@ export function countedFields({ prescription: { dose } }: StairItem) {
 export function newDraft(stair: StairView): SessionDraft {
   return {
     id: uuid(),
-    restored: false,
     occurredAt: stair.asOf,
     painBefore: null,
+    minutes: "",
     otherLoad: "",
-    items: stair.items.map((item) => ({
-      itemId: item.itemId,
-      done: true,
-      differs: false,
-      count: item.prescription.dose.sets,
-      sets: [plannedSet(item, involvedSide(item, stair))],
-    })),
+    supersedes: "",
+    items: stair.items.map((item) => newItem(item, stair.involvedSide)),
+  };
+}
+
+function newItem(item: SessionItem, involved: Side): ItemDraft {
+  return {
+    itemId: item.itemId,
+    differs: false,
+    count: item.prescription.dose.sets,
+    sets: [plannedSet(item, involvedSide(item, involved))],
+    unplanned: null,
+  };
+}
+
+/** An exercise of the catalogue done outside the plan. */
+export function unplannedItem(exercise: Exercise, variantId: string, involved: Side): ItemDraft {
+  const item = itemOfUnplanned(uuid(), exercise, variantId);
+  return { ...newItem(item, involved), unplanned: { exercise, variantId } };
+}
+
+function itemOfUnplanned(itemId: string, exercise: Exercise, variantId: string): SessionItem {
+  const variant = variantOf(exercise, variantId);
+  return {
+    itemId,
+    exercise,
+    prescription: firstPrescription(variant),
+    variantName: variant.name,
+    maximumN: null,
+  };
+}
+
+/** The item behind a draft's entry; null for one that has left the plan meanwhile. */
+export function itemOf(draft: ItemDraft, stair: StairView): SessionItem | null {
+  const { itemId, unplanned } = draft;
+  if (unplanned) return itemOfUnplanned(itemId, unplanned.exercise, unplanned.variantId);
+  return stair.items.find((item) => item.itemId === itemId) ?? null;
+}
+
+/** A kept draft brought to the plan as it is now: what left the plan goes, what came in is added, what was typed stays. */
+export function resumedDraft(kept: SessionDraft, stair: StairView): SessionDraft {
+  const fresh = newDraft(stair);
+  const known = new Set(stair.items.map((item) => item.itemId));
+  const planned = fresh.items.map((item) => kept.items.find((old) => old.itemId === item.itemId) ?? item);
+  const others = kept.items.filter((item) => item.unplanned !== null && !known.has(item.itemId));
+  return { ...fresh, ...kept, items: [...planned, ...others] };
+}
+
+/** A draft that corrects a recorded session: everything as it was written then. */
+export function correctingDraft(session: CaseSession, stair: StairView): SessionDraft {
+  const fresh = newDraft(stair);
+  return {
+    ...fresh,
+    occurredAt: session.at,
+    painBefore: session.painBefore,
+    minutes: session.minutes === undefined ? "" : String(session.minutes),
+    otherLoad: session.otherLoad ?? "",
+    supersedes: session.id,
+    items: fresh.items.map((item) => {
+      const done = session.items.find((entry) => entry.itemId === item.itemId);
+      return done ? withRecords(item, done.sets) : item;
+    }),
+  };
+}
+
+/** An entry that says exactly these sets. */
+export function withRecords(item: ItemDraft, sets: readonly SetRecord[]): ItemDraft {
+  return { ...item, differs: true, count: sets.length, sets: sets.map(draftOf) };
+}
+
+function draftOf(set: SetRecord): SetDraft {
+  const text = (value: number | undefined) => (value === undefined ? "" : String(value));
+  return {
+    side: set.side,
+    reps: text(set.reps),
+    holdSeconds: text(set.holdSeconds),
+    contacts: text(set.contacts),
+    minutes: text(set.minutes),
+    forceN: text(set.forceN),
+    loadKg: text(set.loadKg),
+    painDuring: set.painDuring,
+    painSite: set.painSite,
+    effort: set.effort,
+    limit: set.limit?.kind ?? "",
+    pinchGrade: text(set.limit?.pinchGrade),
+    confidence: set.confidence ?? null,
+    faults: [...set.faults],
+    settings: set.settings ?? {},
   };
 }
 
 /** The side that decides: both where the legs share the work, else the injured one (left where both are). */
-export function involvedSide(item: StairItem, stair: StairView): Side {
+export function involvedSide(item: SessionItem, involved: Side): Side {
   if (sidesOf(item.exercise, item.prescription) === "both-together") return "both";
-  return stair.involvedSide === "both" ? "left" : stair.involvedSide;
+  return involved === "both" ? "left" : involved;
 }
 
-export function plannedSet({ prescription: { dose } }: StairItem, side: Side): SetDraft {
+export function plannedSet({ prescription: { dose } }: SessionItem, side: Side): SetDraft {
   const text = (value: number | undefined) => (value === undefined ? "" : String(value));
   return {
     side,
@@ -91,9 +186,18 @@ export function plannedSet({ prescription: { dose } }: StairItem, side: Side): S
     effort: null,
     limit: "",
     pinchGrade: "",
-    fault: "",
-    faultReps: "some",
+    confidence: null,
+    faults: [],
+    settings: {},
   };
+}
+
+/** Untouched, begun, or complete: pain and effort are what has to be asked. */
+export function itemState({ sets }: ItemDraft): "todo" | "part" | "done" {
+  const asked = sets.flatMap((set) => [set.painDuring, set.effort]);
+  const known = asked.filter((value) => value !== null).length;
+  if (known === 0) return "todo";
+  return known === asked.length ? "done" : "part";
 }
 
 /** All sets of an item, one by one: the alike ones repeated, each side in turn. */
@@ -109,26 +213,43 @@ function withOtherSide(set: SetDraft): SetDraft[] {
   const other: SetDraft = {
     ...set,
     side: set.side === "left" ? "right" : "left",
-    painDuring: 0,
+    painDuring: set.painDuring === null ? null : 0,
     limit: "",
     pinchGrade: "",
-    fault: "",
+    confidence: null,
+    faults: [],
   };
   return [set, other];
 }
 
-/** The draft as the endpoint wants it; only items marked as done. */
-export function toBody(draft: SessionDraft): object {
-  const body: Omit<SessionBody, "painBefore" | "items"> & { painBefore: number | null; items: object[] } = {
+type Loose<T> = { [K in keyof T]: unknown };
+
+/** The draft as the endpoint wants it; only what has been done. */
+export function toBody(draft: SessionDraft): Loose<SessionBody> {
+  const done = draft.items.filter((item) => itemState(item) !== "todo");
+  const sets = (item: ItemDraft) => expandedSets(item).map(toSet);
+  const unplanned = done.flatMap((item) =>
+    item.unplanned
+      ? [
+          {
+            itemId: item.itemId,
+            exerciseId: item.unplanned.exercise.id,
+            variantId: item.unplanned.variantId,
+            sets: sets(item),
+          },
+        ]
+      : [],
+  );
+  return {
     id: draft.id,
     occurredAt: new Date(draft.occurredAt).toISOString(),
     painBefore: draft.painBefore,
+    ...(draft.minutes === "" ? {} : { minutes: Number(draft.minutes) }),
     ...(draft.otherLoad === "" ? {} : { otherLoad: draft.otherLoad }),
-    items: draft.items
-      .filter((item) => item.done)
-      .map((item) => ({ itemId: item.itemId, sets: expandedSets(item).map(toSet) })),
+    items: done.filter((item) => !item.unplanned).map((item) => ({ itemId: item.itemId, sets: sets(item) })),
+    ...(unplanned.length > 0 ? { unplanned } : {}),
+    ...(draft.supersedes === "" ? {} : { supersedes: draft.supersedes }),
   };
-  return body;
 }
 
 function toSet(set: SetDraft): object {
@@ -153,6 +274,8 @@ function toSet(set: SetDraft): object {
             ...(set.limit === "pinch" && set.pinchGrade !== "" ? { pinchGrade: Number(set.pinchGrade) } : {}),
           },
         }),
-    faults: set.fault === "" ? [] : [{ fault: set.fault, severity: "marked", reps: set.faultReps }],
+    ...(set.confidence === null ? {} : { confidence: set.confidence }),
+    ...(Object.keys(set.settings).length > 0 ? { settings: set.settings } : {}),
+    faults: set.faults,
   };
 }

@@ -1,9 +1,12 @@
 import type { StairItem, StairView } from "~/core/interchange/contract";
+import ExerciseFigure from "~/islands/figure/ExerciseFigure";
+import FigureThumb from "~/islands/figure/FigureThumb";
 import OutcomeMark from "~/islands/frame/OutcomeMark";
 import { sayDose, sayKnobValue } from "~/messages/describe";
 import { label, t } from "~/messages/say";
 import { byUrgency } from "./by-urgency";
 import ProposalPanel from "./ProposalPanel";
+import SignAll from "./SignAll";
 
 interface Props {
   stair: StairView;
@@ -18,7 +21,10 @@ interface Props {
 export default function ItemList({ stair, signable, selected, onSelect, onSigned, onStale }: Props) {
   return (
     <section aria-label={t("stair.items")} data-testid="items">
-      <h2 className="mb-1 px-1 font-semibold">{t("stair.items")}</h2>
+      <div className="mb-1 flex flex-wrap items-center gap-2 px-1">
+        <h2 className="font-semibold">{t("stair.items")}</h2>
+        {signable && stair.maySign && <SignAll stair={stair} onSigned={onSigned} />}
+      </div>
       <ul className="flex flex-col gap-2">
         {byUrgency(stair.items).map((item) => {
           const open = item.itemId === selected;
@@ -30,11 +36,18 @@ export default function ItemList({ stair, signable, selected, onSelect, onSigned
             >
               <button
                 type="button"
-                className="grid min-h-14 w-full cursor-pointer grid-cols-[2rem_1fr_auto] items-center gap-x-3 px-3 py-2 text-left"
+                className="grid min-h-14 w-full cursor-pointer grid-cols-[2rem_3.5rem_1fr_auto] items-center gap-x-3 px-3 py-2 text-left"
                 aria-expanded={open}
                 onClick={() => onSelect(item.itemId)}
               >
                 <OutcomeMark mark={item.proposal.outcome} size={28} />
+                <FigureThumb
+                  exercise={item.exercise}
+                  prescription={item.prescription}
+                  heightM={stair.heightM}
+                  side={stair.involvedSide}
+                  className="size-14"
+                />
                 <span className="min-w-0">
                   <span className="block leading-tight font-semibold">{item.exercise.name}</span>
                   <span className="text-base-content/80 text-sm">
@@ -47,6 +60,15 @@ export default function ItemList({ stair, signable, selected, onSelect, onSigned
               </button>
               {open && (
                 <div className="border-base-300 border-t px-3 py-2">
+                  <ExerciseFigure
+                    exercise={item.exercise}
+                    prescription={item.prescription}
+                    dose={item.prescription.dose}
+                    heightM={stair.heightM}
+                    side={stair.involvedSide}
+                    label={t("figure.of", { exercise: item.exercise.name, variant: item.variantName })}
+                    className="float-right ml-2 h-36 w-44"
+                  />
                   <p className="text-base-content/80 text-sm">
                     {t(`lane.${item.lane}`)} · {item.variantName}
                     {settings(item)}

@@ -14,6 +14,7 @@ import { sayChange, sayEvidence, sayRule } from "~/messages/describe";
 import { sayTime, t } from "~/messages/say";
 import AgainstForm from "./AgainstForm";
 import ClearForm from "./ClearForm";
+import SuspectForm from "./SuspectForm";
 
 interface Props {
   stair: StairView;
@@ -32,6 +33,7 @@ export default function ProposalPanel({ stair, item, signable, onSigned, onStale
   const [busy, setBusy] = useState(false);
   const { proposal, exercise, maximumN, lastDecision } = item;
   const variantName = (id: string) => exercise.variants.find((v) => v.id === id)?.name ?? id;
+  const flaredOn = proposal.rule === "ease-flare" ? proposal.evidence[0]?.date : undefined;
   const canAccept = !["hold", "wait"].includes(proposal.outcome);
 
   const sign = async (action: DecisionBody["action"], reason?: string, alternative?: Alternative) => {
@@ -106,6 +108,9 @@ export default function ProposalPanel({ stair, item, signable, onSigned, onStale
       )}
       {signable && stair.maySign && proposal.outcome === "stop" && (
         <ClearForm episodeId={stair.episodeId} itemId={item.itemId} onCleared={onSigned} />
+      )}
+      {signable && stair.maySign && flaredOn && (
+        <SuspectForm stair={stair} item={item} trainingDate={flaredOn} onSigned={onSigned} />
       )}
       {lastDecision && (
         <p className="text-base-content/75 mt-2 text-sm" data-testid="last-decision">

@@ -48,6 +48,12 @@ export default function SchoolBox({ stair, previewed, onPreview, onSet }: Props)
         ))}
       </div>
       <p className="text-base-content/80 mt-1 text-sm">{t(`school.allows.${chosen}`)}</p>
+      <a
+        className="link inline-flex min-h-11 items-center text-sm"
+        href={`/episodes/${stair.episodeId}/schools`}
+      >
+        {t("schools.open")}
+      </a>
       {previewed && stair.maySign && (
         <form onSubmit={submit} className="mt-2 flex flex-col gap-2">
           <ProblemNote problem={problem} />

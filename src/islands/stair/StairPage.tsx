@@ -4,6 +4,9 @@ import type { Problem, StairView } from "~/core/interchange/contract";
 import { callApi } from "~/islands/frame/call-api";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayDate, t } from "~/messages/say";
+import LaneList from "./LaneList";
+import RaiseSignal from "./RaiseSignal";
+import SignalBanner from "./SignalBanner";
 import GatePanel from "./GatePanel";
 import ItemList from "./ItemList";
 import ReportForm from "./ReportForm";
@@ -60,32 +63,11 @@ export default function StairPage({ stair: loaded }: { stair: StairView }) {
   return (
     <div className="mx-auto max-w-7xl px-4 py-4">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <div className="min-w-0">
-          <h1 className="text-2xl leading-tight font-bold">
-            {stair.person.givenName} {stair.person.familyName}
-          </h1>
-          <p className="text-base-content/80">
-            {t("stair.years", { age: stair.age })} · {stair.person.activity} · {stair.diagnosis},{" "}
-            <strong>{t(`side.${stair.involvedSide}`)}</strong> ·{" "}
-            {t("stair.sinceOnset", { days: stair.daysSinceOnset })}
-          </p>
-          {stair.target && (
-            <p
-              className={
-                stair.target.weeksNeeded > stair.target.weeksLeft
-                  ? "text-warning font-medium"
-                  : "text-base-content/80"
-              }
-            >
-              {t(stair.target.weeksNeeded > stair.target.weeksLeft ? "stair.targetShort" : "stair.target", {
-                date: sayDate(stair.target.on),
-                left: stair.target.weeksLeft,
-                needed: stair.target.weeksNeeded,
-              })}
-            </p>
-          )}
-        </div>
+        <h1 className="text-2xl leading-tight font-bold">
+          {stair.person.givenName} {stair.person.familyName}
+        </h1>
         <div className="ml-auto flex flex-wrap gap-2">
+          <RaiseSignal stair={stair} onRaised={(next) => accept(next, t("signals.open"))} />
           <a className="btn bg-base-100 border-base-300" href={`${here}/measures`}>
             <Ruler className="size-5" aria-hidden />
             {t("stair.measures")}
@@ -104,6 +86,26 @@ export default function StairPage({ stair: loaded }: { stair: StairView }) {
           </a>
         </div>
       </div>
+      <p className="text-base-content/80">
+        {t("stair.years", { age: stair.age })} · {stair.person.activity} · {stair.diagnosis},{" "}
+        <strong>{t(`side.${stair.involvedSide}`)}</strong> ·{" "}
+        {t("stair.sinceOnset", { days: stair.daysSinceOnset })}
+      </p>
+      {stair.target && (
+        <p
+          className={
+            stair.target.weeksNeeded > stair.target.weeksLeft
+              ? "text-warning font-medium"
+              : "text-base-content/80"
+          }
+        >
+          {t(stair.target.weeksNeeded > stair.target.weeksLeft ? "stair.targetShort" : "stair.target", {
+            date: sayDate(stair.target.on),
+            left: stair.target.weeksLeft,
+            needed: stair.target.weeksNeeded,
+          })}
+        </p>
+      )}
 
       <p role="status" className="sr-only">
         {notice}
@@ -122,6 +124,9 @@ export default function StairPage({ stair: loaded }: { stair: StairView }) {
         </div>
       )}
       {problem && <ProblemNote problem={problem} />}
+      <div className="mt-3 empty:hidden">
+        <SignalBanner stair={stair} onChange={(next) => accept(next, "")} />
+      </div>
 
       <div className="mt-3 grid items-start gap-3 lg:grid-cols-[1.35fr_1fr] lg:grid-rows-[auto_1fr]">
         <div className="bg-base-100 border-base-300 rounded-box min-w-0 border p-3">
@@ -141,6 +146,7 @@ export default function StairPage({ stair: loaded }: { stair: StairView }) {
             <ReportForm
               episodeId={stair.episodeId}
               date={stair.reportDay}
+              school={stair.schoolInForce}
               onDone={(next) => accept(next, t("report.saved"))}
             />
           )}
@@ -173,6 +179,7 @@ export default function StairPage({ stair: loaded }: { stair: StairView }) {
         <div className="bg-base-100 border-base-300 rounded-box min-w-0 border p-3">
           <StageBox stair={shown} code={stage} />
           <GatePanel stair={shown} />
+          <LaneList lanes={shown.lanes} episodeId={shown.episodeId} />
         </div>
       </div>
     </div>

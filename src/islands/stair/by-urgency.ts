@@ -1,8 +1,16 @@
-import type { StairItem } from "~/core/interchange/contract";
+import type { StairItem, StairView } from "~/core/interchange/contract";
 
-const order = ["stop", "ease", "step-up", "plateau", "wait", "hold"];
+const order = ["stop", "flare", "ease", "step-up", "plateau", "wait", "hold"];
+const nothingToAccept = new Set(["hold", "wait"]);
 
 /** The items of a plan, those whose proposals ask for somebody first on top; alike ones keep the plan's order. */
 export function byUrgency(items: readonly StairItem[]): StairItem[] {
-  return [...items].sort((a, b) => order.indexOf(a.proposal.outcome) - order.indexOf(b.proposal.outcome));
+  const rank = ({ proposal }: StairItem) =>
+    order.indexOf(proposal.rule === "ease-flare" ? "flare" : proposal.outcome);
+  return [...items].sort((a, b) => rank(a) - rank(b));
+}
+
+/** The items with a proposal that can be accepted, most pressing first. */
+export function signable({ items }: Pick<StairView, "items">): StairItem[] {
+  return byUrgency(items).filter((item) => !nothingToAccept.has(item.proposal.outcome));
 }

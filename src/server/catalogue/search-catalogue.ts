@@ -40,12 +40,14 @@ export async function searchCatalogue(
         prescription,
         time: doseMinutes({ dose: variant.dose, sides: sidesOf(exercise, prescription) }),
         own: catalogue.own.has(exercise.id),
+        drawnLike: exercise.drawnLike ?? null,
       };
     }),
   };
 }
 
-function readQuery(params: URLSearchParams): ExerciseQuery {
+/** The query that parameters of an address ask. @throws ApiProblem 422 naming what does not fit */
+export function readQuery(params: URLSearchParams): ExerciseQuery {
   const raw: Record<string, unknown> = {};
   for (const [key, value] of params) {
     if (value === "") continue;

@@ -1,4 +1,5 @@
 import { createHash } from "node:crypto";
+import { LRUCache } from "lru-cache";
 import type { RowDataPacket } from "mysql2";
 import { fromDatabaseJson, toDatabaseTime, type Queryable } from "~/server/db/connection";
 
@@ -35,28 +36,57 @@ export async function attachDefinitions(
   }
 }
 
-/** The definitions of some episodes: each one once, and which episode uses which. */
-export async function definitionsOf(db: Queryable, clinicId: string, episodeIds: readonly string[]) {
+/** Hashes of the definitions that some episodes run on. */
+export async function readDefinitionHashes(
+  db: Queryable,
+  clinicId: string,
+  episodeIds: readonly string[],
+): Promise<ReadonlyMap<string, string[]>> {
   const [rows] = await db.query<RowDataPacket[]>(
     "SELECT episode_id, hash FROM episode_definitions WHERE clinic_id = ? AND episode_id IN (?)",
     [clinicId, episodeIds],
   );
-  const hashes = [...new Set(rows.map((row) => String(row["hash"])))];
-  const bodies = hashes.length === 0 ? [] : await bodiesOf(db, clinicId, hashes);
-  return {
-    bodies: new Map(bodies.map((body) => [body.hash, body])),
-    used: rows.map((row) => ({ episodeId: String(row["episode_id"]), hash: String(row["hash"]) })),
-  };
+  const hashes = new Map<string, string[]>();
+  for (const row of rows) {
+    const id = String(row["episode_id"]);
+    hashes.set(id, [...(hashes.get(id) ?? []), String(row["hash"])]);
+  }
+  return hashes;
 }
 
-async function bodiesOf(db: Queryable, clinicId: string, hashes: readonly string[]) {
-  const [rows] = await db.query<RowDataPacket[]>(
-    "SELECT hash, kind, body FROM definitions WHERE clinic_id = ? AND hash IN (?) ORDER BY code",
-    [clinicId, hashes],
-  );
-  return rows.map((row) => ({
-    hash: String(row["hash"]),
-    kind: row["kind"] as DefinitionKind,
-    body: fromDatabaseJson<object>(row["body"]),
-  }));
+export interface Definition {
+  readonly hash: string;
+  readonly kind: DefinitionKind;
+  readonly body: object;
+}
+
+/** Definitions already read; a hash names its content, so what it stands for never changes. */
+const known = new LRUCache<string, Definition>({ max: 4000 });
+
+/** The definitions behind some hashes of a clinic, read from the database once. */
+export async function definitionsBehind(
+  db: Queryable,
+  clinicId: string,
+  hashes: Iterable<string>,
+): Promise<Map<string, Definition>> {
+  const wanted = [...new Set(hashes)];
+  const unread = wanted.filter((hash) => !known.has(`${clinicId} ${hash}`));
+  const found = new Map<string, Definition>();
+  if (unread.length > 0) {
+    const [rows] = await db.query<RowDataPacket[]>(
+      "SELECT hash, kind, body FROM definitions WHERE clinic_id = ? AND hash IN (?)",
+      [clinicId, unread],
+    );
+    for (const row of rows) {
+      const hash = String(row["hash"]);
+      const definition = { hash, kind: row["kind"], body: fromDatabaseJson<object>(row["body"]) };
+      found.set(hash, definition);
+      known.set(`${clinicId} ${hash}`, definition);
+    }
+  }
+  for (const hash of wanted) {
+    const definition = found.get(hash) ?? known.get(`${clinicId} ${hash}`);
+    if (definition) found.set(hash, definition);
+  }
+  return found;
 }

@@ -21,15 +21,19 @@ const headColumns = `
   e.id, e.person_id, e.version, e.diagnosis_text, e.involved_side, e.onset_on, e.surgery_on, e.graft, e.target_on, e.pathway_hash, e.started_at,
   p.given_name, p.family_name, p.born_on, p.activity`;
 
-/** Active episodes of a clinic. */
-export async function listActiveEpisodes(db: Queryable, clinicId: string): Promise<EpisodeHead[]> {
-  const [rows] = await db.execute<RowDataPacket[]>(
+/** Some episodes of a clinic, by id. */
+export async function findEpisodes(
+  db: Queryable,
+  clinicId: string,
+  ids: readonly string[],
+): Promise<EpisodeHead[]> {
+  if (ids.length === 0) return [];
+  const [rows] = await db.query<RowDataPacket[]>(
     `SELECT ${headColumns}
        FROM episodes e
        JOIN people p ON p.clinic_id = e.clinic_id AND p.id = e.person_id
-      WHERE e.clinic_id = ? AND e.ended_at IS NULL
-      ORDER BY e.id`,
-    [clinicId],
+      WHERE e.clinic_id = ? AND e.id IN (?)`,
+    [clinicId, ids],
   );
   return rows.map(toHead);
 }

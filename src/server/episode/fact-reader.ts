@@ -1,5 +1,7 @@
 import type { RowDataPacket } from "mysql2";
 import type { Circumstances } from "~/core/intake/intake";
+import type { irritabilities } from "~/core/intake/irritability";
+import type { StopSignalCode } from "~/core/intake/stop-signal";
 import type { CaseFile, StageMove } from "~/core/interchange/case-file";
 import type { ResultDetail } from "~/core/measure/measure";
 import type { SetRecord } from "~/core/response/session-record";
@@ -8,6 +10,7 @@ import { fromDatabaseJson, fromDatabaseTime, type Queryable } from "~/server/db/
 /** Facts of one kind by episode. */
 export type ByEpisode<T> = ReadonlyMap<string, T[]>;
 type Row = RowDataPacket;
+type Irritability = (typeof irritabilities)[number];
 
 /** Reads one kind of fact for some episodes of a clinic, oldest first, with who wrote it. */
 async function read<T>(
@@ -80,9 +83,9 @@ export const readPassings = (db: Queryable, clinicId: string, ids: Ids) =>
 export const readCircumstances = (db: Queryable, clinicId: string, ids: Ids) =>
   read(
     db,
-    "SELECT episode_id, body FROM circumstances WHERE clinic_id = ? AND episode_id IN (?) ORDER BY at, id",
+    "SELECT episode_id, body, at FROM circumstances WHERE clinic_id = ? AND episode_id IN (?) ORDER BY at, id",
     [clinicId, ids],
-    (r) => fromDatabaseJson<Circumstances>(r["body"]),
+    (r) => ({ at: fromDatabaseTime(r["at"]), circumstances: fromDatabaseJson<Circumstances>(r["body"]) }),
   );
 
 export const readRestrictions = (db: Queryable, clinicId: string, ids: Ids) =>
@@ -129,13 +132,16 @@ export const readPrescriptions = (db: Queryable, clinicId: string, ids: Ids) =>
 export const readSessions = (db: Queryable, clinicId: string, ids: Ids) =>
   read(
     db,
-    `SELECT t.episode_id, t.id, t.occurred_at, t.pain_before, t.minutes, t.other_load, s.name AS by_name
+    `SELECT t.episode_id, t.id, t.occurred_at, t.received_at, t.supersedes, t.pain_before, t.minutes, t.other_load,
+            s.name AS by_name
        FROM sessions t JOIN staff s ON s.clinic_id = t.clinic_id AND s.id = t.recorded_by
       WHERE t.clinic_id = ? AND t.episode_id IN (?) ORDER BY t.occurred_at, t.id`,
     [clinicId, ids],
     (r) => ({
       id: String(r["id"]),
       at: fromDatabaseTime(r["occurred_at"]),
+      receivedAt: fromDatabaseTime(r["received_at"]),
+      ...(r["supersedes"] === null ? {} : { supersedes: String(r["supersedes"]) }),
       painBefore: Number(r["pain_before"]),
       ...(r["minutes"] === null ? {} : { minutes: Number(r["minutes"]) }),
       ...(r["other_load"] === null ? {} : { otherLoad: r["other_load"] as "none" | "some" | "much" }),
@@ -161,7 +167,7 @@ export const readReports = (db: Queryable, clinicId: string, ids: Ids) =>
   read(
     db,
     `SELECT t.episode_id, t.id, t.training_date, t.received_at, t.pain, t.stiffness_minutes, t.swelling,
-            s.name AS by_name
+            t.settled_hours, t.load_test_pain, t.other_load, s.name AS by_name
        FROM next_day_reports t JOIN staff s ON s.clinic_id = t.clinic_id AND s.id = t.recorded_by
       WHERE t.clinic_id = ? AND t.episode_id IN (?) ORDER BY t.received_at, t.id`,
     [clinicId, ids],
@@ -172,6 +178,9 @@ export const readReports = (db: Queryable, clinicId: string, ids: Ids) =>
       pain: Number(r["pain"]),
       ...(r["stiffness_minutes"] === null ? {} : { stiffnessMinutes: Number(r["stiffness_minutes"]) }),
       ...(r["swelling"] === null ? {} : { swelling: r["swelling"] as "less" | "same" | "more" }),
+      ...(r["settled_hours"] === null ? {} : { settledHours: Number(r["settled_hours"]) }),
+      ...(r["load_test_pain"] === null ? {} : { loadTestPain: Number(r["load_test_pain"]) }),
+      ...(r["other_load"] === null ? {} : { otherLoad: r["other_load"] as "none" | "some" | "much" }),
       by: r["by_name"],
     }),
   );
@@ -235,5 +244,74 @@ export const readClearances = (db: Queryable, clinicId: string, ids: Ids) =>
       at: fromDatabaseTime(r["at"]),
       reason: r["reason"],
       by: r["by_name"],
+    }),
+  );
+
+export const readIrritabilities = (db: Queryable, clinicId: string, ids: Ids) =>
+  read(
+    db,
+    `SELECT episode_id, JSON_UNQUOTE(JSON_EXTRACT(body, '$.irritability')) AS irritability FROM intakes
+      WHERE clinic_id = ? AND episode_id IN (?) ORDER BY at, id`,
+    [clinicId, ids],
+    (r) => r["irritability"] as Irritability,
+  );
+
+export const readSignals = (db: Queryable, clinicId: string, ids: Ids) =>
+  read(
+    db,
+    `SELECT t.episode_id, t.id, t.code, t.item_id, t.note, t.received_at, s.name AS by_name,
+            c.at AS cleared_at, c.reason AS cleared_reason, cs.name AS cleared_by
+       FROM stop_signals t
+       JOIN staff s ON s.clinic_id = t.clinic_id AND s.id = t.recorded_by
+       LEFT JOIN signal_clearances c
+         ON c.clinic_id = t.clinic_id AND c.episode_id = t.episode_id AND c.signal_id = t.id
+       LEFT JOIN staff cs ON cs.clinic_id = c.clinic_id AND cs.id = c.signed_by
+      WHERE t.clinic_id = ? AND t.episode_id IN (?) ORDER BY t.received_at, t.id`,
+    [clinicId, ids],
+    (r) => ({
+      id: String(r["id"]),
+      code: r["code"] as StopSignalCode,
+      at: fromDatabaseTime(r["received_at"]),
+      ...(r["item_id"] === null ? {} : { itemId: String(r["item_id"]) }),
+      ...(r["note"] === null ? {} : { note: String(r["note"]) }),
+      ...(r["cleared_at"] === null
+        ? {}
+        : { cleared: { at: fromDatabaseTime(r["cleared_at"]), reason: String(r["cleared_reason"]) } }),
+      by: String(r["by_name"]),
+      clearedBy: r["cleared_by"] === null ? null : String(r["cleared_by"]),
+    }),
+  );
+
+export const readAttributions = (db: Queryable, clinicId: string, ids: Ids) =>
+  read(
+    db,
+    `SELECT t.episode_id, t.id, t.training_date, t.item_id, t.reason, t.at, s.name AS by_name
+       FROM flare_attributions t JOIN staff s ON s.clinic_id = t.clinic_id AND s.id = t.signed_by
+      WHERE t.clinic_id = ? AND t.episode_id IN (?) ORDER BY t.at, t.id`,
+    [clinicId, ids],
+    (r) => ({
+      id: String(r["id"]),
+      at: fromDatabaseTime(r["at"]),
+      trainingDate: String(r["training_date"]),
+      itemId: String(r["item_id"]),
+      reason: String(r["reason"]),
+      by: String(r["by_name"]),
+    }),
+  );
+
+/** Signed notes and letters, without the text that was proposed for them. */
+export const readDocuments = (db: Queryable, clinicId: string, ids: Ids) =>
+  read(
+    db,
+    `SELECT t.episode_id, t.id, t.kind, t.body, t.at, s.name AS by_name
+       FROM documents t JOIN staff s ON s.clinic_id = t.clinic_id AND s.id = t.signed_by
+      WHERE t.clinic_id = ? AND t.episode_id IN (?) ORDER BY t.at, t.id`,
+    [clinicId, ids],
+    (r) => ({
+      id: String(r["id"]),
+      at: fromDatabaseTime(r["at"]),
+      kind: r["kind"] as "visit-note" | "handover-letter",
+      body: String(r["body"]),
+      by: String(r["by_name"]),
     }),
   );

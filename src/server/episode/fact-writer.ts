@@ -29,7 +29,11 @@ export type FactTable =
   | "stage_moves"
   | "passing_settings"
   | "circumstances"
-  | "item_endings";
+  | "item_endings"
+  | "stop_signals"
+  | "signal_clearances"
+  | "flare_attributions"
+  | "documents";
 
 /** The episode a fact with this client-made id already belongs to, or null when there is none in the clinic. */
 export async function episodeOfFact(
@@ -45,11 +49,12 @@ export async function episodeOfFact(
   return rows[0] ? String(rows[0]["episode_id"]) : null;
 }
 
+/** Writes a session with its sets, those of unplanned exercises last. */
 export async function insertSession(db: Queryable, w: Writing, session: SessionBody): Promise<void> {
   await db.execute(
     `INSERT INTO sessions
-       (clinic_id, id, episode_id, occurred_at, received_at, pain_before, minutes, other_load, recorded_by)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+       (clinic_id, id, episode_id, occurred_at, received_at, pain_before, minutes, other_load, supersedes, recorded_by)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
     [
       w.clinicId,
       session.id,
@@ -59,10 +64,12 @@ export async function insertSession(db: Queryable, w: Writing, session: SessionB
       session.painBefore,
       session.minutes ?? null,
       session.otherLoad ?? null,
+      session.supersedes ?? null,
       w.staffId,
     ],
   );
-  const sets = session.items.flatMap(({ itemId, sets: done }) => done.map((set) => ({ itemId, set })));
+  const worked = [...session.items, ...(session.unplanned ?? [])];
+  const sets = worked.flatMap(({ itemId, sets: done }) => done.map((set) => ({ itemId, set })));
   await db.query(
     "INSERT INTO session_sets (clinic_id, session_id, position, item_id, pain_during, body) VALUES ?",
     [
@@ -82,8 +89,8 @@ export async function insertReport(db: Queryable, w: Writing, report: ReportBody
   await db.execute(
     `INSERT INTO next_day_reports
        (clinic_id, id, episode_id, training_date, occurred_at, received_at, pain, stiffness_minutes, swelling,
-        recorded_by)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+        settled_hours, load_test_pain, other_load, recorded_by)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
     [
       w.clinicId,
       report.id,
@@ -94,6 +101,9 @@ export async function insertReport(db: Queryable, w: Writing, report: ReportBody
       report.pain,
       report.stiffnessMinutes ?? null,
       report.swelling ?? null,
+      report.settledHours ?? null,
+      report.loadTestPain ?? null,
+      report.otherLoad ?? null,
       w.staffId,
     ],
   );

@@ -10,7 +10,7 @@ import { loadCases, type LoadedCase } from "./case-loader";
 import { findEpisode } from "./episode-repository";
 import { stairView } from "./stair-view";
 
-const uuidShape = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
+export const uuidShape = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
 
 /** Loads an episode of the signed-in clinic. @throws ApiProblem 404, also for another clinic's id */
 export async function loadEpisode(

@@ -1,31 +1,51 @@
-import type { RecordEntry, RecordView } from "~/core/interchange/contract";
+import type { RecordEntry, RecordView } from "~/core/interchange/record-contract";
 import { isLateReport } from "~/core/response/training-day-state";
+import { prescriptionInForce } from "~/core/interchange/in-force";
 import { caseDays } from "~/core/interchange/case-days";
 import type { StaffContext } from "~/server/auth/staff-context";
+import { pool } from "~/server/db/connection";
 import type { LoadedCase } from "./case-loader";
+import { readDocuments } from "./fact-reader";
 import { loadEpisode, noteRead } from "./read-episode";
 
 /** The record of an episode, newest first: what was done, reported, measured, decided, and by whom. */
 export async function readRecord(staff: StaffContext, id: string): Promise<RecordView> {
   const loaded = await loadEpisode(staff, id);
   await noteRead(staff, id, "read-record");
+  return recordView(staff, loaded);
+}
+
+/** The record of a case that is loaded already. */
+export async function recordView(staff: StaffContext, loaded: LoadedCase): Promise<RecordView> {
   const { head, file } = loaded;
   const { givenName, familyName, activity } = head.person;
+  const documents = (await readDocuments(pool(), staff.clinicId, [head.id])).get(head.id) ?? [];
+  const all = [
+    ...entries(loaded),
+    ...documents.map(({ kind, ...document }): RecordEntry => ({
+      ...document,
+      kind: "document",
+      document: kind,
+    })),
+  ];
   return {
     episodeId: head.id,
     zone: file.zone,
+    involvedSide: file.episode.involvedSide,
     person: { givenName, familyName, activity },
     items: file.items.flatMap((item) => {
       const exercise = file.exercises.find((e) => e.id === item.exerciseId);
-      return exercise ? [{ itemId: item.id, exercise }] : [];
+      const { dose } = prescriptionInForce(item, file.asOf).prescription;
+      return exercise ? [{ itemId: item.id, exercise, dose }] : [];
     }),
-    entries: entries(loaded).sort((a, b) => Date.parse(b.at) - Date.parse(a.at)),
+    entries: all.sort((a, b) => Date.parse(b.at) - Date.parse(a.at)),
   };
 }
 
 function entries(loaded: LoadedCase): RecordEntry[] {
   const { file, writers } = loaded;
   const by = new Map(writers.sessions.map((session) => [session.id, session.by]));
+  const corrected = new Set(file.sessions.map((session) => session.supersedes));
   const ends = new Map(caseDays(file).map(({ date, lastSessionAt }) => [date, lastSessionAt]));
   return [
     ...file.sessions.map((s): RecordEntry => ({
@@ -33,6 +53,7 @@ function entries(loaded: LoadedCase): RecordEntry[] {
       at: s.at,
       by: by.get(s.id) ?? "",
       session: s,
+      corrected: corrected.has(s.id),
     })),
     ...writers.reports.map((r): RecordEntry => ({
       kind: "report",
@@ -42,6 +63,9 @@ function entries(loaded: LoadedCase): RecordEntry[] {
       pain: r.pain,
       stiffnessMinutes: r.stiffnessMinutes ?? null,
       swelling: r.swelling ?? null,
+      settledHours: r.settledHours ?? null,
+      loadTestPain: r.loadTestPain ?? null,
+      otherLoad: r.otherLoad ?? null,
       late: isLateReport({ lastSessionAt: ends.get(r.trainingDate) ?? r.receivedAt, report: r }),
     })),
     ...file.decisions.map((d): RecordEntry => ({ kind: "decision", at: d.at, by: d.signedBy, decision: d })),
@@ -67,7 +91,29 @@ function entries(loaded: LoadedCase): RecordEntry[] {
       reason,
     })),
     ...visits(loaded),
+    ...writers.signals.map(({ at, by: who, code, itemId, note, cleared, clearedBy }): RecordEntry => ({
+      kind: "signal",
+      at,
+      by: who,
+      code,
+      exercise: exerciseName(file, itemId),
+      note: note ?? null,
+      cleared: cleared ? { ...cleared, by: clearedBy ?? "" } : null,
+    })),
+    ...writers.attributions.map(({ at, by: who, trainingDate, itemId, reason }): RecordEntry => ({
+      kind: "suspect",
+      at,
+      by: who,
+      trainingDate,
+      itemId,
+      reason,
+    })),
   ];
+}
+
+function exerciseName(file: LoadedCase["file"], itemId: string | undefined): string | null {
+  const item = file.items.find((candidate) => candidate.id === itemId);
+  return file.exercises.find((exercise) => exercise.id === item?.exerciseId)?.name ?? null;
 }
 
 /** Results taken on one day by one person, as one entry. */

@@ -1,17 +1,26 @@
+import { v7 as uuid } from "uuid";
 import type { SessionBody, Written } from "~/core/interchange/contract";
 import type { FieldProblem } from "~/core/interchange/validate";
+import { firstPrescription } from "~/core/progression/exercise";
 import { sidesOf } from "~/core/progression/sides-of";
-import type { SetRecord } from "~/core/response/session-record";
 import { localDay } from "~/core/schedule/local-day";
+import { leastSeconds, setProblems } from "~/core/session/session-problems";
 import type { StaffContext } from "~/server/auth/staff-context";
+import { clinicCatalogue } from "~/server/catalogue/clinic-catalogue";
+import type { Connection } from "~/server/db/connection";
 import { refused } from "~/server/http/problem";
 import type { LoadedCase } from "./case-loader";
-import { insertSession } from "./fact-writer";
+import { attachDefinitions, storeDefinition } from "./definition-repository";
+import { insertItem, insertItemEnding, insertPrescription, insertSession, type Writing } from "./fact-writer";
+import { dropSessionDraft } from "./session-draft-repository";
 import { writeFact } from "./write-episode";
 
 const clockSkewMs = 2 * 60_000;
 
-/** Records a session. Sending it twice with one id gives one row and the same answer. */
+/**
+ * Records a session. Sending it twice with one id gives one row and the same answer. Exercises outside the plan become
+ * items that have left it at once: kept in the record, not judged. A session that corrects another takes its place.
+ */
 export async function recordSession(
   staff: StaffContext,
   episodeId: string,
@@ -19,9 +28,19 @@ export async function recordSession(
 ): Promise<Written> {
   const fact = { table: "sessions", id: body.id, action: "record-session" } as const;
   return writeFact(staff, episodeId, fact, async ({ db, writing, loaded }) => {
-    const problems = [...timeProblems(body, loaded, writing.at), ...itemProblems(body, loaded)];
+    const unplanned = await findUnplanned(staff, body, loaded, db);
+    const problems = [
+      ...timeProblems(body, loaded, writing.at),
+      ...itemProblems(body, loaded),
+      ...unplanned.flatMap((found) => found.problems),
+      ...wholeProblems(body, loaded),
+    ];
     if (problems.length > 0) throw refused(problems);
+    for (const [n, found] of unplanned.entries()) {
+      await insertUnplanned(db, writing, found, loaded.file.items.length + n);
+    }
     await insertSession(db, writing, body);
+    await dropSessionDraft(db, staff.clinicId, episodeId, body.id);
   });
 }
 
@@ -35,6 +54,28 @@ function timeProblems(body: SessionBody, { file }: LoadedCase, at: string): Fiel
   return [];
 }
 
+/** What is wrong with the session as a whole: nothing in it, too little time for its work, a correction of nothing. */
+function wholeProblems(body: SessionBody, { file }: LoadedCase): FieldProblem[] {
+  const problems: FieldProblem[] = [];
+  const worked = [...body.items, ...(body.unplanned ?? [])];
+  if (worked.length === 0)
+    problems.push({ path: "/items", problem: "is empty: record at least one exercise" });
+  const least = Math.ceil(leastSeconds(worked.flatMap(({ sets }) => sets)) / 60);
+  if (body.minutes !== undefined && least > body.minutes) {
+    problems.push({
+      path: "/minutes",
+      problem: `is less than the ${least} minutes that this work takes at least`,
+    });
+  }
+  const corrected = file.sessions.some((session) => session.supersedes === body.supersedes);
+  const known = file.sessions.some((session) => session.id === body.supersedes);
+  if (body.supersedes !== undefined && (!known || corrected)) {
+    const problem = known ? "has been corrected already" : "is not a session of this patient";
+    problems.push({ path: "/supersedes", problem });
+  }
+  return problems;
+}
+
 function itemProblems(body: SessionBody, { file }: LoadedCase): FieldProblem[] {
   const seen = new Set<string>();
   return body.items.flatMap(({ itemId, sets }, i) => {
@@ -44,45 +85,51 @@ function itemProblems(body: SessionBody, { file }: LoadedCase): FieldProblem[] {
     const prescription = item?.prescriptions.at(-1)?.prescription;
     if (!item || !exercise || !prescription)
       return [{ path: `${path}/itemId`, problem: "is not in this patient's plan" }];
-    if (item.endedAt !== undefined && item.endedAt <= body.occurredAt)
+    if (item.endedAt !== undefined && item.endedAt <= body.occurredAt && body.supersedes === undefined)
       return [{ path: `${path}/itemId`, problem: "had left the plan by then" }];
     if (seen.has(itemId)) return [{ path: `${path}/itemId`, problem: "stands twice in this session" }];
     seen.add(itemId);
-    const sides = sidesOf(exercise, prescription);
-    return sets.flatMap((set, s) => setProblems(set, prescription.dose, sides, `${path}/sets/${s}`));
+    const { dose, settings } = prescription;
+    const expected = { dose, settings, sides: sidesOf(exercise, prescription) };
+    return sets.flatMap((set, s) => setProblems(set, expected, `${path}/sets/${s}`));
   });
 }
 
-type Dose = LoadedCase["file"]["items"][number]["prescriptions"][number]["prescription"]["dose"];
+type Unplanned = Awaited<ReturnType<typeof findUnplanned>>[number];
 
-function setProblems(
-  set: SetRecord,
-  dose: Dose,
-  sides: "both-together" | "each-side",
-  path: string,
-): FieldProblem[] {
-  const problems: FieldProblem[] = [];
-  const need = (key: "reps" | "holdSeconds" | "contacts" | "minutes", asked: unknown, what: string) => {
-    if (asked !== undefined && set[key] === undefined)
-      problems.push({ path: `${path}/${key}`, problem: what });
-  };
-  need("reps", dose.reps, "is missing: this exercise counts repetitions");
-  if (!dose.reps) need("holdSeconds", dose.hold, "is missing: this exercise is held for seconds");
-  need("contacts", dose.contacts, "is missing: this exercise counts ground contacts");
-  need("minutes", dose.minutes, "is missing: this exercise is done for minutes");
-  if ((set.side === "both") !== (sides === "both-together")) {
-    problems.push({
-      path: `${path}/side`,
-      problem: sides === "both-together" ? "must be both: the legs share this work" : "must be left or right",
-    });
-  }
-  set.faults.forEach((fault, f) => {
-    if (typeof fault.reps === "number" && set.reps !== undefined && fault.reps > set.reps) {
-      problems.push({
-        path: `${path}/faults/${f}/reps`,
-        problem: `is more than the ${set.reps} reps of the set`,
-      });
+/** The catalogue's entry of everything that was done outside the plan, with what is wrong about it. */
+async function findUnplanned(staff: StaffContext, body: SessionBody, { file }: LoadedCase, db: Connection) {
+  if (!body.unplanned?.length) return [];
+  const { exercises } = await clinicCatalogue(staff.clinicId, db);
+  return body.unplanned.map(({ itemId, exerciseId, variantId, sets }, i) => {
+    const path = `/unplanned/${i}`;
+    const attached = file.exercises.find((candidate) => candidate.id === exerciseId);
+    const exercise = attached ?? exercises.find((candidate) => candidate.id === exerciseId);
+    const variant = exercise?.variants.find((candidate) => candidate.id === variantId);
+    if (!exercise || !variant) {
+      return {
+        itemId,
+        found: null,
+        problems: [{ path: `${path}/variantId`, problem: "is not in this clinic's catalogue" }],
+      };
     }
+    const sides = sidesOf(exercise, variant);
+    const expected = { dose: variant.dose, settings: variant.settings, sides };
+    const problems = sets.flatMap((set, s) => setProblems(set, expected, `${path}/sets/${s}`));
+    return { itemId, found: { exercise, variant, isAttached: attached !== undefined }, problems };
   });
-  return problems;
+}
+
+async function insertUnplanned(db: Connection, w: Writing, { itemId, found }: Unplanned, position: number) {
+  if (!found) return;
+  const { exercise, variant, isAttached } = found;
+  if (!isAttached) {
+    const definition = { kind: "exercise", code: exercise.id, body: exercise } as const;
+    const hash = await storeDefinition(db, w.clinicId, definition, w.at);
+    await attachDefinitions(db, w.clinicId, w.episodeId, [hash]);
+  }
+  await insertItem(db, w, { id: itemId, exerciseId: exercise.id, lane: exercise.lane, position });
+  const prescription = firstPrescription(variant);
+  await insertPrescription(db, w, { id: uuid(), itemId, decisionId: null, prescription });
+  await insertItemEnding(db, w, { id: uuid(), itemId, reason: "Done once, outside the plan" });
 }

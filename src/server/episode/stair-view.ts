@@ -1,32 +1,30 @@
+import { measuredHeight } from "~/core/interchange/measured-height";
 import type { StairItem, StairView } from "~/core/interchange/contract";
-import { caseDays } from "~/core/interchange/case-days";
-import {
-  gateDates,
-  limitsOf,
-  reviewCase,
-  schoolInForce,
-  type CaseReview,
-} from "~/core/interchange/review-case";
-import { daysToLastStage } from "~/core/pathway/days-to-last-stage";
+import { reportDays } from "~/core/interchange/caseload-state";
+import { limitsOf, schoolInForce } from "~/core/interchange/in-force";
+import { reviewCase, type CaseReview } from "~/core/interchange/review-case";
+import { weeksToTarget } from "~/core/interchange/target-date";
 import { stageOf } from "~/core/pathway/pathway";
 import { alternatives } from "~/core/progression/alternatives";
 import { variantOf } from "~/core/progression/exercise";
 import { laneProgress } from "~/core/progression/lane-progress";
 import type { Restriction } from "~/core/progression/restriction";
 import type { PainSchoolCode } from "~/core/response/pain-school";
-import { reportCountsHours, trainingDayState } from "~/core/response/training-day-state";
-import { daysBetween, elapsedDays, localDay } from "~/core/schedule/local-day";
+import { daysBetween, localDay } from "~/core/schedule/local-day";
 import { signingRoles, type StaffContext } from "~/server/auth/staff-context";
 import type { LoadedCase } from "./case-loader";
+import { reviewOf } from "./review-of";
+import { openSignals } from "./stop-signals";
 
 /** Builds what the stair of a patient shows, judged by the school in force or by one that is only previewed. */
 export function stairView(staff: StaffContext, loaded: LoadedCase, preview?: PainSchoolCode): StairView {
   const { head, file } = loaded;
-  const review = reviewCase(file, preview);
+  const review = preview === undefined ? reviewOf(file) : reviewCase(file, preview);
   const stage = stageOf(file.pathway, review.stage);
   const today = localDay(file.asOf, file.zone);
   const { bornOn, ...person } = head.person;
   const limits = limitsOf(file, stage);
+  const days = reportDays(file);
   return {
     episodeId: head.id,
     version: head.version,
@@ -37,6 +35,7 @@ export function stairView(staff: StaffContext, loaded: LoadedCase, preview?: Pai
     age: Math.floor(daysBetween(bornOn, today) / 365.2425),
     diagnosis: head.diagnosis,
     involvedSide: head.involvedSide,
+    heightM: measuredHeight(file),
     onsetOn: head.onsetOn,
     daysSinceOnset: daysBetween(head.onsetOn, today),
     school: review.school,
@@ -59,8 +58,13 @@ export function stairView(staff: StaffContext, loaded: LoadedCase, preview?: Pai
     restrictions: limits
       .filter((limit) => told(limit, today) && !saidWithEnd(limit, limits, today))
       .map(({ says, until, origin }) => ({ says, until: until ?? null, origin })),
-    ...openDays(loaded),
-    target: targetOf(loaded, review, today),
+    openDay: days.open,
+    reportDay: days.canReport,
+    lastSessionOn: days.last,
+    target: head.targetOn === null ? null : { on: head.targetOn, ...weeksToTarget(file, head.targetOn) },
+    lanes: review.lanes,
+    changeBudget: review.changeBudget,
+    signals: openSignals(loaded),
     callWhom: staff.callWhom,
     maySign: (signingRoles as readonly string[]).includes(staff.role),
   };
@@ -77,19 +81,6 @@ export function told({ kind, until }: Restriction, today: string): boolean {
 function saidWithEnd({ says, until }: Restriction, all: readonly Restriction[], today: string): boolean {
   if (until !== undefined) return false;
   return all.some((other) => other.says === says && other.until !== undefined && told(other, today));
-}
-
-/** How the minimum times still ahead stand to the day the patient wants to be ready for. */
-function targetOf({ head, file }: LoadedCase, review: CaseReview, today: string): StairView["target"] {
-  if (head.targetOn === null) return null;
-  const days = daysToLastStage(file.pathway, {
-    stage: review.stage,
-    enteredOn: review.stageEnteredOn,
-    countedFrom: gateDates(file).onsetOn,
-    today,
-  });
-  const weeksLeft = Math.floor(daysBetween(today, head.targetOn) / 7);
-  return { on: head.targetOn, weeksLeft, weeksNeeded: Math.ceil(days / 7) };
 }
 
 function stairItem(
@@ -113,20 +104,5 @@ function stairItem(
     alternatives: alternatives(exercise, item.prescription, limits, today),
     progress: laneProgress(exercise, item.prescription),
     lastDecision: decision ? { action: decision.action, at: decision.at, signedBy: decision.signedBy } : null,
-  };
-}
-
-/** Which training day is open, and for which one a report can still be given and is not in. */
-export function openDays({ file }: LoadedCase): Pick<StairView, "openDay" | "reportDay" | "lastSessionOn"> {
-  const today = localDay(file.asOf, file.zone);
-  const states = caseDays(file).map((day) => {
-    const state = trainingDayState(day, file.asOf);
-    const inTime = elapsedDays(day.lastSessionAt, file.asOf) * 24 <= reportCountsHours;
-    return { date: day.date, state, canReport: state !== "reported" && day.date < today && inTime };
-  });
-  return {
-    openDay: states.filter((s) => s.state === "open").at(-1)?.date ?? null,
-    reportDay: states.filter((s) => s.canReport).at(-1)?.date ?? null,
-    lastSessionOn: states.at(-1)?.date ?? null,
   };
 }

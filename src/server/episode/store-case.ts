@@ -3,6 +3,7 @@ import type { CaseFile } from "~/core/interchange/case-file";
 import type { Queryable } from "~/server/db/connection";
 import { attachDefinitions, storeDefinition } from "./definition-repository";
 import { insertEpisode, insertPerson } from "./episode-repository";
+import * as daily from "./daily-writer";
 import * as write from "./fact-writer";
 
 export interface CasePerson {
@@ -67,5 +68,13 @@ export async function storeCase(
     if (endedAt === undefined) continue;
     await write.insertItemEnding(db, at(endedAt), { id: uuid(), itemId, reason: "Left the plan" });
   }
+  for (const { cleared, at: raisedAt, ...signal } of file.signals ?? []) {
+    await daily.insertSignal(db, at(raisedAt), signal);
+    if (cleared) {
+      const clearance = { id: uuid(), signalId: signal.id, reason: cleared.reason };
+      await daily.insertSignalClearance(db, at(cleared.at), clearance);
+    }
+  }
+  for (const choice of file.attributions ?? []) await daily.insertAttribution(db, at(choice.at), choice);
   for (const clearance of file.clearances) await write.insertClearance(db, at(clearance.at), clearance);
 }

@@ -2,10 +2,11 @@ import type { Written } from "~/core/interchange/contract";
 import { writeAudit } from "~/server/audit/audit-repository";
 import type { StaffContext } from "~/server/auth/staff-context";
 import { now } from "~/server/clock";
-import type { Connection } from "~/server/db/connection";
+import { projectLoaded } from "~/server/caseload/project-caseload";
+import { pool, type Connection } from "~/server/db/connection";
 import { inTransaction } from "~/server/db/transaction";
 import { ApiProblem, notFound } from "~/server/http/problem";
-import { loadCases, type LoadedCase } from "./case-loader";
+import { loadCases, rereadAfter, type LoadedCase } from "./case-loader";
 import { bumpVersion, lockEpisode } from "./episode-repository";
 import { episodeOfFact, type FactTable, type Writing } from "./fact-writer";
 import { loadEpisode } from "./read-episode";
@@ -27,6 +28,7 @@ export async function writeFact(
 ): Promise<Written> {
   const repeated = await writeInto(staff, episodeId, fact, write);
   const loaded = await loadEpisode(staff, episodeId);
+  await projectLoaded(pool(), staff.clinicId, [loaded]);
   return { id: fact.id, repeated, stair: stairView(staff, loaded) };
 }
 
@@ -43,21 +45,21 @@ export interface Fact {
  *
  * @returns true when this id had been written before
  */
-export function writeInto(
+export async function writeInto(
   staff: StaffContext,
   episodeId: string,
   fact: Fact,
   write: (scope: WriteScope) => Promise<void>,
 ): Promise<boolean> {
   const at = now();
-  return inTransaction(async (db) => {
+  const { repeated, keep } = await inTransaction(async (db) => {
     const head = await lockEpisode(db, staff.clinicId, episodeId).catch((error) => {
       if (String(error).includes("Incorrect uuid value")) throw notFound();
       throw error;
     });
     if (!head) throw notFound();
     const owner = await episodeOfFact(db, fact.table, staff.clinicId, fact.id);
-    if (owner === episodeId) return true;
+    if (owner === episodeId) return { repeated: true, keep: null };
     if (owner !== null) throw new ApiProblem(409, "id-in-use", "This id belongs to another record.");
     const [loaded] = await loadCases(db, staff.clinicId, staff.zone, [head], at);
     if (!loaded) throw notFound();
@@ -65,6 +67,8 @@ export function writeInto(
     await write({ db, writing, loaded });
     await bumpVersion(db, staff.clinicId, episodeId);
     await writeAudit(db, staff, { action: fact.action, kind: fact.table, id: fact.id }, at);
-    return false;
+    return { repeated: false, keep: await rereadAfter(db, staff.clinicId, head, fact.table) };
   });
+  keep?.();
+  return repeated;
 }

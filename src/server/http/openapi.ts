@@ -1,11 +1,16 @@
 import type { TSchema } from "@sinclair/typebox";
+import { LibraryAnswer } from "~/core/interchange/library-contract";
 import { allCalculations } from "~/catalogue/calculations";
 import { CaseFile } from "~/core/interchange/case-file";
 import * as contract from "~/core/interchange/contract";
 import { ExerciseFile } from "~/core/interchange/exercise-file";
 import * as intake from "~/core/interchange/intake-contract";
+import { Exercise } from "~/core/progression/exercise";
 import * as measure from "~/core/interchange/measure-contract";
 import * as plan from "~/core/interchange/plan-contract";
+import * as daily from "~/core/interchange/daily-contract";
+import * as record from "~/core/interchange/record-contract";
+import { Replay } from "~/core/interchange/replay-decisions";
 import { Type } from "@sinclair/typebox";
 
 interface Operation {
@@ -18,6 +23,7 @@ interface Operation {
 }
 
 const caseload = Type.Object({ rows: Type.Array(contract.CaseloadRow) });
+const kept = Type.Object({ id: Type.String(), savedAt: Type.String() });
 const signedIn = Type.Object({ signedIn: Type.Boolean() });
 const episode = "/api/episodes/{id}";
 
@@ -31,7 +37,7 @@ export const operations: readonly Operation[] = [
     method: "get",
     path: `${episode}/record`,
     summary: "The record of an episode",
-    answer: contract.RecordView,
+    answer: record.RecordView,
   },
   { method: "get", path: `${episode}/case`, summary: "Export a case file", answer: CaseFile },
   write("sessions", "Record a session", contract.SessionBody),
@@ -39,6 +45,30 @@ export const operations: readonly Operation[] = [
   write("decisions", "Sign, change or refuse a proposal", contract.DecisionBody),
   write("school", "Set the pain school, with a reason", contract.SchoolBody),
   write("clearances", "Clear a stopped item in writing", contract.ClearanceBody),
+  write("signals", "Raise a stop signal", daily.SignalBody),
+  write("signal-clearances", "Clear a stop signal in writing", daily.SignalClearanceBody),
+  write("suspects", "Trace a reaction to another exercise", daily.AttributionBody),
+  write("documents", "Sign a visit note or a letter", daily.DocumentBody),
+  {
+    method: "get",
+    path: `${episode}/session-draft`,
+    summary: "The unfinished session",
+    answer: daily.KeptSessionDraft,
+  },
+  write("session-draft", "Keep an unfinished session", daily.SessionDraftBody, kept),
+  {
+    method: "get",
+    path: `${episode}/schools`,
+    summary: "One exercise's record judged by every pain school",
+    answer: daily.SchoolComparison,
+  },
+  {
+    method: "get",
+    path: `${episode}/replay`,
+    summary: "Signed proposals made again from the record",
+    answer: Replay,
+  },
+  { method: "get", path: "/api/exercises/{code}", summary: "One exercise in use", answer: Exercise },
   { method: "get", path: `${episode}/plan`, summary: "The plan of a patient", answer: plan.PlanView },
   {
     method: "get",
@@ -80,6 +110,18 @@ export const operations: readonly Operation[] = [
     summary: "Keep an unfinished intake",
     body: intake.DraftBody,
     answer: Type.Object({ id: Type.String(), savedAt: Type.String() }),
+  },
+  {
+    method: "get",
+    path: "/api/library",
+    summary: "Search the library, exercise by exercise",
+    answer: LibraryAnswer,
+  },
+  {
+    method: "get",
+    path: `${episode}/library`,
+    summary: "The library for one patient, with what was left out and why",
+    answer: LibraryAnswer,
   },
   {
     method: "get",

@@ -1,6 +1,7 @@
 import { v7 as uuid } from "uuid";
 import { doseProblems } from "~/core/dose/dose-problems";
-import { limitsOf, reviewCase } from "~/core/interchange/review-case";
+import { limitsOf } from "~/core/interchange/in-force";
+import { reviewCase } from "~/core/interchange/review-case";
 import { circumstanceProblems } from "~/core/intake/intake";
 import type { CircumstancesBody, EndingBody, ItemBody, PlanWritten } from "~/core/interchange/plan-contract";
 import type { FieldProblem } from "~/core/interchange/validate";

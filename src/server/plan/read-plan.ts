@@ -1,10 +1,9 @@
-import { changeBudget } from "~/core/decision/change-budget";
-import type { SignedChange } from "~/core/decision/decide-input";
 import { doseMinutes } from "~/core/dose/dose-minutes";
 import { planMinutes } from "~/core/dose/plan-minutes";
-import type { CaseFile } from "~/core/interchange/case-file";
 import type { NextStep, PlanItem, PlanView } from "~/core/interchange/plan-contract";
-import { limitsOf, reviewCase, type ItemReview } from "~/core/interchange/review-case";
+import { measuredHeight } from "~/core/interchange/measured-height";
+import { limitsOf } from "~/core/interchange/in-force";
+import { reviewCase, type ItemReview } from "~/core/interchange/review-case";
 import { stageOf } from "~/core/pathway/pathway";
 import { easier } from "~/core/progression/easier";
 import { variantOf, type Exercise } from "~/core/progression/exercise";
@@ -37,6 +36,8 @@ export function planView(staff: StaffContext, { head, file, circumstances }: Loa
     episodeId: head.id,
     version: head.version,
     person: { givenName: head.person.givenName, familyName: head.person.familyName },
+    involvedSide: head.involvedSide,
+    heightM: measuredHeight(file),
     stageName: stage.name,
     pathway: file.pathway.code,
     stage: stage.code,
@@ -46,16 +47,9 @@ export function planView(staff: StaffContext, { head, file, circumstances }: Loa
     stageLanes,
     limits: limits.filter((limit) => told(limit, today)).map((limit) => limit.says),
     circumstances,
-    changeBudget: changeBudget(
-      items.map(({ itemId }) => signedChanges(file, itemId)),
-      { today, zone: file.zone, firstStage: stage === file.pathway.stages[0] },
-    ),
+    changeBudget: review.changeBudget,
     maySign: (signingRoles as readonly string[]).includes(staff.role),
   };
-}
-
-function signedChanges({ decisions }: CaseFile, itemId: string): SignedChange[] {
-  return decisions.flatMap((d) => (d.itemId === itemId && d.signedChange !== null ? [d.signedChange] : []));
 }
 
 function planItem(
@@ -72,6 +66,7 @@ function planItem(
     exerciseName: exercise.name,
     variantName: variant.name,
     lane,
+    drawnLike: exercise.drawnLike ?? null,
     prescription,
     maximumN,
     time: doseMinutes({ dose: prescription.dose, sides: sidesOf(exercise, prescription) }),

@@ -78,7 +78,7 @@ function painDuring(view: RecordView, source: "depth" | "effort"): Evidence | nu
 
 /** The latest known next-day reaction, of the last two days, that nobody has answered. */
 function flare(view: RecordView): Evidence | null {
-  if (view.input.flareSuspect === false) return null;
+  if (view.input.flare?.suspect === false) return null;
   const day = flareDay(view);
   if (!day) return null;
   if (day.swellingMore) return evidence("swelling-more", {}, day.date);
@@ -94,8 +94,8 @@ function flare(view: RecordView): Evidence | null {
 export function flareDay({ allDays, input }: RecordView): DayJudgement | null {
   const known = allDays.slice(-2).filter((day) => day.nextDay !== "unknown");
   const day = known.at(-1);
-  if (day?.nextDay !== "ease" || !day.reportReceivedAt) return null;
-  return after(day.reportReceivedAt, input.answeredAt) ? day : null;
+  if (day?.nextDay !== "ease" || !day.reactionKnownAt) return null;
+  return after(day.reactionKnownAt, input.answeredAt) ? day : null;
 }
 
 function markedFault(view: RecordView): Evidence | null {

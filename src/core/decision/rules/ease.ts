@@ -21,10 +21,15 @@ export function ease(view: RecordView): Finding | null {
   return {
     outcome: "ease",
     rule: `ease-${first.cause.code}`,
-    evidence: [...seen.map((entry) => entry.found), ...notes],
+    evidence: [...seen.map((entry) => entry.found), ...suspicion(view, first.cause), ...notes],
     change,
     ...(second || change.kind === "offer" ? { review: true } : {}),
   };
+}
+
+/** Why the reaction is laid at this item's door. */
+function suspicion({ input: { flare } }: RecordView, cause: EaseCause): Evidence[] {
+  return cause.code === "flare" && flare?.suspect ? [evidence("flare-suspect", { why: flare.why })] : [];
 }
 
 function choose(view: RecordView, cause: EaseCause, second: boolean): { change: Change; notes: Evidence[] } {

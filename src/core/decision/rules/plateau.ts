@@ -1,13 +1,14 @@
 import { dosePolicy } from "~/core/dose/dose-policy";
 import { elapsedDays } from "~/core/schedule/local-day";
 import type { Finding } from "../decide-input";
+import { adherenceNeeded } from "../lane-readiness";
 import { evidence } from "../evidence";
 import type { RecordView } from "../record-view";
 
 const noStepDays = 21;
 const noEaseDays = 14;
-const adherenceNeeded = 70;
 const workedWithinDays = 7;
+const askedAgainAfterDays = 7;
 const offers = ["more-volume", "another-variant", "referral"] as const;
 
 /**
@@ -25,6 +26,8 @@ export function plateau({ input, days, lastChange }: RecordView): Finding | null
   const easedRecently =
     lastChange?.direction === "easier" && elapsedDays(lastChange.at, input.now) < noEaseDays;
   if (noStepFor < noStepDays || easedRecently) return null;
+  if (input.leftAsIsAt && elapsedDays(input.leftAsIsAt, input.now) < askedAgainAfterDays) return null;
+  if ((input.weeklyMeanRise ?? 0) > 1) return null;
   const offered = input.changes.filter((change) => change.direction === "other").length;
   const offer = offers[Math.min(offered, offers.length - 1)] ?? "referral";
   return {

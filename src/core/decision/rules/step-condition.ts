@@ -4,9 +4,10 @@ import { heavySlowDays } from "~/core/dose/heavy-slow-calendar";
 import { harder, type Harder } from "~/core/progression/harder";
 import type { DayJudgement } from "~/core/response/judge-day";
 import { addDays, daysBetween, elapsedDays, localDay } from "~/core/schedule/local-day";
+import { adherenceNeeded } from "../lane-readiness";
 import { evidence, type Evidence } from "../evidence";
-import type { RecordView } from "../record-view";
-import { daysAway, flareDay } from "./ease-cause";
+import { after, type RecordView } from "../record-view";
+import { daysAway } from "./ease-cause";
 import { neededRun, restingKnobs } from "./knob-history";
 import { qualifyingRun } from "./qualifying-run";
 
@@ -24,13 +25,15 @@ export interface StepCondition {
 
 const usualDaysBetweenSessions = 2;
 const notInSight = 1000;
+/** A dose that never steps has no nearer reason. */
+const beforeAll = -1;
 const staleAfterDays = 7;
-const adherenceNeeded = 70;
 const rebaselineAfterDays = 28;
+const meanMayRise = 1;
 
 /** Everything a step up asks for. Figures: common practice, the 2-for-2 rule from NSCA (recalled). */
 export const stepConditions: readonly StepCondition[] = [
-  { code: "policy", unmet: (view) => when(!policy(view).steps, evidence("policy-fixed"), notInSight) },
+  { code: "policy", unmet: (view) => when(!policy(view).steps, evidence("policy-fixed"), beforeAll) },
   {
     code: "rebaseline",
     unmet: (view) =>
@@ -57,22 +60,36 @@ export const stepConditions: readonly StepCondition[] = [
     unmet: ({ input: { laneAdherencePercent: percent } }) =>
       percent === undefined || percent >= adherenceNeeded
         ? []
-        : [{ evidence: evidence("adherence", { percent, needed: adherenceNeeded }), nearestDays: 7 }],
+        : [
+            {
+              evidence: evidence("adherence", { percent: Math.floor(percent), needed: adherenceNeeded }),
+              nearestDays: 7,
+            },
+          ],
   },
   {
     code: "budget",
-    unmet: ({ input: { changeBudget: budget } }) =>
-      budget && budget.used >= budget.limit
-        ? [{ evidence: evidence("change-budget", { ...budget }), nearestDays: 4 }]
-        : [],
+    unmet: ({ input: { changeBudget: budget } }) => {
+      if (!budget) return [];
+      const { limit, used, ahead = 0 } = budget;
+      return when(used + ahead >= limit, evidence("change-budget", { limit, used, ahead }), 4);
+    },
   },
   {
     code: "flare-elsewhere",
-    unmet: (view) => {
-      const day = view.input.flareSuspect === false ? flareDay(view) : null;
-      return day ? [{ evidence: evidence("flare-elsewhere", {}, day.date), nearestDays: 2 }] : [];
-    },
+    unmet: ({ input: { flare } }) =>
+      flare?.suspect === false
+        ? [{ evidence: evidence("flare-elsewhere", { names: flare.names }, flare.on), nearestDays: 2 }]
+        : [],
   },
+  {
+    code: "mean-rising",
+    unmet: ({ input: { weeklyMeanRise: rise } }) =>
+      rise === undefined
+        ? []
+        : when(rise > meanMayRise, evidence("mean-rising", { rise: Math.round(rise * 10) / 10 }), 7),
+  },
+  { code: "answered", unmet: answered },
   { code: "next-knob", unmet: nextKnob },
 ];
 
@@ -116,13 +133,14 @@ function whyNot(day: DayJudgement, { input }: RecordView): Unmet[] {
     [day.during === "ease", "pain-ease-answered", { painDuring }, next],
     [day.nextDay === "hold", "next-day-hold", { painBefore, painNextDay: painNextDay ?? 0 }, next],
     [
-      day.nextDay === "ease" && input.flareSuspect !== false,
+      day.nextDay === "ease" && input.flare?.suspect !== false,
       "next-day-ease-answered",
       { painNextDay: painNextDay ?? 0 },
       next,
     ],
     [!day.effortWithinCap, "effort-above-cap", { effort, cap: policyCap(input) }, next],
-    [!day.atTop, "short-of-top", {}, next],
+    [day.easierThanPrescribed, "easier-than-prescribed", {}, next],
+    [!day.atTop && !day.easierThanPrescribed, "short-of-top", {}, next],
     [day.markedFault, "marked-fault", { faults: day.markedFaultNames.join(", ") }, next],
     [day.fear, "fear", {}, next],
     [day.pinchGrade === 1, "pinch-slight", {}, next],
@@ -132,11 +150,31 @@ function whyNot(day: DayJudgement, { input }: RecordView): Unmet[] {
     .map(([, code, values, nearestDays]) => ({ evidence: evidence(code, values, day.date), nearestDays }));
 }
 
+/** A step that was refused, or an offer noted, is not put again until there is something new to judge. */
+function answered(view: RecordView): Unmet[] {
+  const { leftAsIsAt, zone } = view.input;
+  const news = view.allDays.some(
+    (day) =>
+      after(day.lastSessionAt, leftAsIsAt) || (day.reactionKnownAt && after(day.reactionKnownAt, leftAsIsAt)),
+  );
+  if (leftAsIsAt === undefined || news) return [];
+  return [
+    {
+      evidence: evidence("answered", { on: localDay(leftAsIsAt, zone) }),
+      nearestDays: usualDaysBetweenSessions,
+    },
+  ];
+}
+
 function recent(view: RecordView): Unmet[] {
   const last = view.allDays.at(-1);
   if (!last) return [];
   const days = Math.floor(elapsedDays(last.lastSessionAt, view.input.now));
-  return when(days > staleAfterDays, evidence("stale", { days, limit: staleAfterDays }), 1);
+  return when(
+    days > staleAfterDays && daysAway(view) <= rebaselineAfterDays,
+    evidence("stale", { days, limit: staleAfterDays }),
+    1,
+  );
 }
 
 /** Settling counts whole local days: a change on Monday with three days' settling frees Thursday. */

@@ -37,6 +37,13 @@ export function stepUp(view: RecordView): Finding | null {
   };
 }
 
+/** Nothing is left to turn in this stage, and the run of good days at its last setting is complete. */
+export function asFarAsStageGoes(view: RecordView): boolean {
+  const next = nextHarder(view);
+  if (next.found !== "spent" && !closesLane(next)) return false;
+  return qualifyingRun(view).have >= neededDays(view);
+}
+
 function canStep(view: RecordView): boolean {
   const next = nextHarder(view);
   const open = next.found === "change" || next.found === "spent" || closesLane(next);

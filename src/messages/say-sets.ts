@@ -1,5 +1,5 @@
 import type { SetRecord } from "~/core/response/session-record";
-import { sayNumber, t } from "~/messages/say";
+import { sayNumber, t } from "./say";
 
 /** The sets of one item in a line: 5 × 10 s, 108–115 N; worst pain, highest effort. */
 export function saySets(exercise: string, sets: readonly SetRecord[]): string {

@@ -1,0 +1,2 @@
+/** Radians in a degree. */
+export const radians = Math.PI / 180;

@@ -1,0 +1,176 @@
+import { bandRound, block, loaded } from "./around";
+import { bendTo, slant } from "./bend-to";
+import { legPress } from "./leg-press";
+import {
+  type Recipe,
+  carrying,
+  figure,
+  foot,
+  freeLeg,
+  hands,
+  leg,
+  onBoth,
+  onFoot,
+  onOne,
+  pose,
+  sitHeight,
+} from "./parts";
+import { lunge, splitSquat } from "./split-stance";
+import { holding } from "./support";
+
+const chairStand: Recipe = (k, b) => {
+  const h = b.height;
+  const seat = k.number("box-height", 50) / 100;
+  const knee = bendTo(b, seat + sitHeight(b), 0.2);
+  const free = hands.crossed(b);
+  const load = loaded(k, b);
+  const single = k.is("laterality", "single");
+  const ahead = k.is("laterality", "staggered");
+  const other = (kneeDeg: number) =>
+    single
+      ? freeLeg({ hip: 24 + kneeDeg * 0.55, knee: 24 })
+      : ahead
+        ? foot(b, 0.07 * h, { pitch: -8 }, -1)
+        : carrying(kneeDeg, 0.2 * kneeDeg);
+  const low = {
+    lie: "upright" as const,
+    legs: { w: carrying(knee, 0.2 * knee, {}), o: other(knee) },
+    root: onFoot(b),
+    pelvis: { pitch: 24 },
+    arms: load.arms ?? free,
+  };
+  const high = {
+    ...low,
+    legs: {
+      w: ahead ? carrying(14, 5) : carrying(6, 2),
+      o: single
+        ? freeLeg({ hip: 30, knee: 30 })
+        : ahead
+          ? foot(b, 0.07 * h, { pitch: -8 }, -1)
+          : carrying(6, 2),
+    },
+    pelvis: { pitch: 2 },
+  };
+  const thigh = (knee * 0.8 * Math.PI) / 180;
+  const hipX = b.shank * Math.sin((0.2 * knee * Math.PI) / 180) - b.thigh * Math.sin(thigh);
+  const held = holding(k, b, [pose(high), pose(low)]);
+  return figure({
+    keys: held.keys,
+    props: [
+      ...load.props,
+      block("seat", [hipX - 0.14 * h, hipX + 0.1 * h], [seat - 0.04, seat], [-0.12 * h, 0.12 * h]),
+      block("rail", [hipX - 0.16 * h, hipX - 0.14 * h], [0, seat + 0.2 * h], [-0.12 * h, 0.12 * h]),
+      block("rail", [hipX + 0.07 * h, hipX + 0.09 * h], [0, seat - 0.04], [-0.12 * h, 0.12 * h]),
+      ...held.props,
+    ],
+    moves: "pelvis",
+  });
+};
+
+const squat: Recipe = (k, b) => {
+  const knee = k.number("knee-angle", 60);
+  const load = loaded(k, b);
+  const part = { arms: load.arms ?? hands.forward() };
+  const held = holding(k, b, [onBoth(b, 4, 2, part), onBoth(b, knee, slant(k, knee), part)]);
+  return figure({
+    keys: held.keys,
+    props: [...held.props, ...load.props, ...bandRound(k)],
+    moves: "pelvis",
+  });
+};
+
+const wallSquat: Recipe = (k, b) => {
+  const h = b.height;
+  const knee = k.number("knee-angle", 60);
+  const slide = k.is("stance-length", "long") ? -0.02 : 0.14;
+  const shin = slide * knee;
+  const [s, t] = [(shin * Math.PI) / 180, ((knee - shin) * Math.PI) / 180];
+  const hipX = b.shank * Math.sin(s) - b.thigh * Math.sin(t);
+  const single = k.is("laterality", "single");
+  const ahead = k.is("laterality", "staggered") ? 0.07 * h : 0;
+  const hold = pose({
+    lie: "upright",
+    legs: {
+      w: carrying(knee, shin),
+      o: single ? leg({ hip: knee + 25, knee: 20 }) : foot(b, ahead, { pitch: ahead ? -12 : 0 }, -1),
+    },
+    root: onFoot(b),
+    arms: hands.crossed(b),
+  });
+  return figure({
+    keys: [hold],
+    timing: { kind: "hold" },
+    props: [{ kind: "wall", x: hipX - 0.062 * h, z: [-0.3, 0.3], faces: 1 }],
+  });
+};
+
+const wallBall: Recipe = (k, b) => {
+  const h = b.height;
+  const knee = k.number("knee-angle", 30);
+  const shin = slant(k, knee);
+  const free = freeLeg({ hip: 50, knee: 82, abduction: 2 });
+  const part = {
+    arms: hands.forward(66),
+    balance: { over: "w" as const, forward: true, sideways: false },
+  };
+  const low = onOne(b, knee, shin, { ...free, hip: 50 + knee * 0.7 }, part);
+  const radius = 0.075 * h;
+  return figure({
+    viewDeg: 62,
+    keys: [onOne(b, 6, 2, free, part), low],
+    props: [
+      { kind: "ball", at: { of: "o.knee", plus: [-0.02, 0.02 * h, -radius - 0.035 * h] }, radius },
+      { kind: "side-wall", z: -b.hipCentre - 2 * radius - 0.04 * h, x: [-0.3, 0.3], height: 1.1 * h },
+    ],
+    moves: "pelvis",
+  });
+};
+
+const singleLegSquat: Recipe = (k, b) => {
+  const h = b.height;
+  const seat = k.number("box-height", 50) / 100;
+  const limited = k.is("knee-travel", "limited");
+  // Down to a box that is low for this person even a held-back knee travels.
+  const past = Math.max(0, bendTo(b, seat + sitHeight(b), 0.22) - 85);
+  const share = limited ? Math.min(0.34, 0.22 + past * 0.006) : 0.36;
+  const knee = bendTo(b, seat + sitHeight(b), share);
+  const load = loaded(k, b);
+  const stand = (bend: number) =>
+    onOne(b, bend, share * bend, freeLeg({ hip: 20 + 0.72 * bend, knee: 24 }), {
+      arms: load.arms ?? hands.forward(70),
+    });
+  const held = holding(k, b, [stand(6), stand(knee)]);
+  const hipX =
+    b.shank * Math.sin((share * knee * Math.PI) / 180) -
+    b.thigh * Math.sin(((1 - share) * knee * Math.PI) / 180);
+  return figure({
+    keys: held.keys,
+    props: [
+      block("box", [hipX - 0.13 * h, hipX + 0.08 * h], [0, seat], [-0.12 * h, 0.12 * h]),
+      ...held.props,
+      ...load.props,
+      ...(k.is("perturbation", "band-thigh")
+        ? ([
+            {
+              kind: "line",
+              what: "band",
+              through: [{ of: "w.knee", plus: [-0.02, 0.06 * h, 0] }, [0.5 * h, 0.34 * h, -0.9]],
+            },
+          ] as const)
+        : []),
+    ],
+    moves: "pelvis",
+  });
+};
+
+export const squatFigures: Readonly<Record<string, Recipe>> = {
+  "chair-stand": chairStand,
+  "staggered-chair-stand": chairStand,
+  "two-leg-squat": squat,
+  "wall-squat": wallSquat,
+  "leg-press": legPress,
+  "split-squat": splitSquat,
+  "forward-lunge": lunge,
+  "wall-ball-squat": wallBall,
+  "single-leg-squat": singleLegSquat,
+};

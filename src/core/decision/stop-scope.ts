@@ -1,0 +1,36 @@
+import { variantOf, type Exercise } from "~/core/progression/exercise";
+import type { Prescription } from "~/core/progression/prescription";
+import type { StopSignal } from "./decide-input";
+
+/** An item as a stop signal sees it. */
+export interface ScopedItem {
+  readonly itemId: string;
+  readonly exercise: Exercise;
+  readonly prescription: Prescription;
+}
+
+type Reach = (item: ScopedItem, seenIn: ScopedItem | null) => boolean;
+
+const impactLanes: readonly string[] = ["landing", "running"];
+
+/** What each scope of a stop signal suspends; a session's signal holds everything until it is cleared. */
+const reaches: Record<StopSignal["scope"], Reach> = {
+  item: (item, seenIn) => item.itemId === seenIn?.itemId,
+  lane: (item, seenIn) => item.exercise.lane === seenIn?.exercise.lane,
+  impact: ({ exercise, prescription }) =>
+    impactLanes.includes(exercise.lane) ||
+    variantOf(exercise, prescription.variantId).settings["contraction"] === "plyometric",
+  hamstrings: ({ exercise }) =>
+    exercise.lane === "hamstrings" || (exercise.alsoTrains?.includes("hamstrings") ?? false),
+  session: () => true,
+  plan: () => true,
+};
+
+/**
+ * Whether a stop signal suspends an item.
+ *
+ * @param seenIn the item it was seen in; needed by the scopes `item` and `lane`
+ */
+export function suspends(scope: StopSignal["scope"], item: ScopedItem, seenIn: ScopedItem | null): boolean {
+  return reaches[scope](item, seenIn);
+}

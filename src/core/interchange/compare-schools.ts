@@ -1,0 +1,70 @@
+import { painSchoolCodes } from "~/core/response/pain-school";
+import { closesAfterHours, trainingDayState } from "~/core/response/training-day-state";
+import { caseDays, itemDays } from "./case-days";
+import type { CaseFile } from "./case-file";
+import type { SchoolComparison, SchoolVerdict } from "./daily-contract";
+import { schoolInForce } from "./in-force";
+import { reviewCase } from "./review-case";
+
+const latestDays = 30;
+const hourMs = 3_600_000;
+
+/**
+ * One record under every pain school: for each of an item's last 30 training days what every school says once that day
+ * is closed, and the first day on which they part. Each day is judged with the prescription it was done with and
+ * before anybody answered it, so that one school's answers do not colour another's.
+ *
+ * Gotcha: the days after the parting are the days as they were done. What somebody would have done under another school's
+ * doses is not known and not guessed.
+ *
+ * @returns null when the item is not in the plan
+ */
+export function compareSchools(file: CaseFile, itemId: string): SchoolComparison | null {
+  if (!file.items.some((item) => item.id === itemId && item.endedAt === undefined)) return null;
+  const days = itemDays(caseDays(file), itemId).slice(-latestDays);
+  const schools = painSchoolCodes.map((school) => ({
+    school,
+    verdicts: days.flatMap((day): SchoolVerdict[] => {
+      const state = trainingDayState(day, file.asOf);
+      const closesAt = new Date(Date.parse(day.lastSessionAt) + closesAfterHours * hourMs).toISOString();
+      const closedAt = state === "reported" ? (day.report?.receivedAt ?? closesAt) : closesAt;
+      const asOf = state === "open" ? file.asOf : closedAt;
+      const item = reviewCase(unanswered(file, day.lastSessionAt, asOf), school).items.find(
+        (entry) => entry.itemId === itemId,
+      );
+      if (!item) return [];
+      const { outcome, rule, evidence, change } = item.proposal;
+      return [{ date: day.date, outcome, rule, evidence, change: change ?? null }];
+    }),
+  }));
+  const parting = days.find(({ date }) => {
+    const said = schools.map(({ verdicts }) => verdicts.find((verdict) => verdict.date === date)?.outcome);
+    return new Set(said).size > 1;
+  });
+  return {
+    itemId,
+    inForce: schoolInForce(file),
+    days: days.map(({ date, painBefore, sets, report }) => ({
+      date,
+      painBefore,
+      painDuring: Math.max(0, ...sets.filter((s) => s.painSite === "episode").map((s) => s.painDuring)),
+      painNextDay: report?.pain ?? null,
+    })),
+    schools,
+    partedOn: parting?.date ?? null,
+  };
+}
+
+/** The case at `asOf`, without what was decided after the session ended. */
+function unanswered(file: CaseFile, endedAt: string, asOf: string): CaseFile {
+  const before = (at: string) => Date.parse(at) <= Date.parse(endedAt);
+  return {
+    ...file,
+    asOf,
+    decisions: file.decisions.filter((decision) => before(decision.at)),
+    items: file.items.map((item) => ({
+      ...item,
+      prescriptions: item.prescriptions.filter((entry, n) => n === 0 || before(entry.from)),
+    })),
+  };
+}

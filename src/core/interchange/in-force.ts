@@ -1,0 +1,55 @@
+import type { Passing } from "~/core/gate/gate";
+import { datedLimits } from "~/core/pathway/dated-limits";
+import { stageOf, type Stage } from "~/core/pathway/pathway";
+import type { Restriction } from "~/core/progression/restriction";
+import type { PainSchoolCode } from "~/core/response/pain-school";
+import type { CaseFile, CaseItem, StageMove } from "./case-file";
+
+/** Of dated entries, the one that holds at an instant: the latest that has begun. */
+export function latest<T extends { at: string }>(entries: readonly T[], asOf: string): T | undefined {
+  return entries
+    .filter((entry) => Date.parse(entry.at) <= Date.parse(asOf))
+    .sort((a, b) => Date.parse(a.at) - Date.parse(b.at))
+    .at(-1);
+}
+
+/** The move that brought the patient to the stage of `asOf`. @throws RangeError for a case without any */
+export function moveInForce(file: CaseFile): StageMove {
+  const move = latest(file.stageMoves, file.asOf);
+  if (!move) throw new RangeError("the case has no stage");
+  return move;
+}
+
+/** The prescription of an item that holds at `asOf`; its first one before that has begun. */
+export function prescriptionInForce(item: CaseItem, asOf: string): CaseItem["prescriptions"][number] {
+  const dated = item.prescriptions.map((entry) => ({ ...entry, at: entry.from }));
+  const found = latest(dated, asOf) ?? item.prescriptions[0];
+  if (!found) throw new RangeError(`item ${item.id} has no prescription`);
+  return found;
+}
+
+/** The school set last for this episode, else the stage's own. */
+export function schoolInForce(file: CaseFile): PainSchoolCode {
+  const set = latest(file.schools, file.asOf);
+  if (set) return set.school;
+  const move = latest(file.stageMoves, file.asOf);
+  return move ? stageOf(file.pathway, move.stage).school : "monitored";
+}
+
+/** Everything that limits this patient's exercises: own limits, the pathway's by the calendar, and the stage's. */
+export function limitsOf(file: CaseFile, stage: Stage): Restriction[] {
+  const { onsetOn, surgeryOn, graft } = file.episode;
+  const own = latest(file.limitSettings ?? [], file.asOf)?.restrictions ?? file.restrictions;
+  return [...own, ...datedLimits(file.pathway, surgeryOn ?? onsetOn, graft), ...stage.limits];
+}
+
+/** How gates are passed: as set last for this episode, else as the pathway says, else by the measured value. */
+export function passingInForce(file: CaseFile): Passing {
+  return latest(file.passings ?? [], file.asOf)?.passing ?? file.pathway.passing ?? "point";
+}
+
+/** The day minimum times count from, and the operation's where there was one. */
+export function gateDates({ pathway, episode: { onsetOn, surgeryOn } }: CaseFile) {
+  const counted = pathway.countsFrom === "surgery" ? (surgeryOn ?? onsetOn) : onsetOn;
+  return surgeryOn === undefined ? { onsetOn: counted } : { onsetOn: counted, surgeryOn };
+}

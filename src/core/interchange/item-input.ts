@@ -1,0 +1,92 @@
+import type { DecideInput, SignedChange, StopSignal } from "~/core/decision/decide-input";
+import { suspends, type ScopedItem } from "~/core/decision/stop-scope";
+import { stopSignal } from "~/core/intake/stop-signal";
+import { standingResults } from "~/core/measure/measure";
+import { bestValue } from "~/core/measure/side-value";
+import type { Stage } from "~/core/pathway/pathway";
+import type { Exercise } from "~/core/progression/exercise";
+import type { Prescription } from "~/core/progression/prescription";
+import type { PainSchoolCode } from "~/core/response/pain-school";
+import { itemDays, type CaseDay } from "./case-days";
+import type { CaseFile, CaseItem } from "./case-file";
+import { limitsOf, prescriptionInForce } from "./in-force";
+
+const squeezeMeasure = "squeeze-force";
+
+/** What `decide` needs to know of one item of the case by itself; what the plan as a whole bears on it comes after. */
+export function itemInput(
+  file: CaseFile,
+  days: readonly CaseDay[],
+  item: CaseItem,
+  stage: Stage,
+  school: PainSchoolCode,
+): DecideInput {
+  const exercise = exerciseOf(file, item.exerciseId);
+  const current = prescriptionInForce(item, file.asOf);
+  const decisions = file.decisions
+    .filter((d) => d.itemId === item.id && d.at <= file.asOf)
+    .sort((a, b) => a.at.localeCompare(b.at));
+  const last = decisions.at(-1);
+  const clearedAt = file.clearances
+    .filter((c) => c.itemId === item.id && c.at <= file.asOf)
+    .map((c) => c.at)
+    .sort()
+    .at(-1);
+  const maximumN = maximumFor(file, exercise, current.prescription);
+  return {
+    exercise,
+    prescription: current.prescription,
+    prescribedAt: current.from,
+    school,
+    involvedSide: file.episode.involvedSide,
+    zone: file.zone,
+    now: file.asOf,
+    trainingDays: itemDays(days, item.id),
+    changes: decisions.map((d) => d.signedChange).filter((c): c is SignedChange => c !== null),
+    restrictions: limitsOf(file, stage),
+    stopSignals: signalsFor(file, scoped(file, item)),
+    ...(maximumN === null ? {} : { maximumN }),
+    ...(last === undefined ? {} : { answeredAt: last.at }),
+    ...(last === undefined || last.at <= current.from ? {} : { leftAsIsAt: last.at }),
+    ...(clearedAt === undefined ? {} : { clearedAt }),
+  };
+}
+
+/** The stop signals that suspend an item, cleared ones included. */
+function signalsFor(file: CaseFile, item: ScopedItem): StopSignal[] {
+  return (file.signals ?? []).flatMap(({ code, at, itemId, cleared }) => {
+    const seenIn = file.items.find((candidate) => candidate.id === itemId);
+    const scope = stopSignal(code).suspends;
+    if (!suspends(scope, item, seenIn ? scoped(file, seenIn) : null)) return [];
+    const isCleared = cleared !== undefined && cleared.at <= file.asOf;
+    return [{ code, scope, raisedAt: at, ...(isCleared ? { clearedAt: cleared.at } : {}) }];
+  });
+}
+
+function scoped(file: CaseFile, item: CaseItem): ScopedItem {
+  const { prescription } = prescriptionInForce(item, file.asOf);
+  return { itemId: item.id, exercise: exerciseOf(file, item.exerciseId), prescription };
+}
+
+/**
+ * The maximum that an effort band is a share of: the best since the injury of the measure that gauges this exercise,
+ * of the person or of the involved side (both involved: the weaker). Earlier or normed values are for gates.
+ */
+function maximumFor(file: CaseFile, exercise: Exercise, prescription: Prescription): number | null {
+  if (!prescription.dose.effort) return null;
+  const measure = file.measures.find((m) => m.code === (exercise.gauge ?? squeezeMeasure));
+  if (!measure) return null;
+  const { involvedSide } = file.episode;
+  const each = involvedSide === "both" ? (["left", "right"] as const) : [involvedSide];
+  const sides = measure.sides === "none" ? (["none"] as const) : each;
+  const standing = standingResults(file.results);
+  const best = sides.map((side) => bestValue(measure, side, standing)?.value ?? 0);
+  return Math.min(...best) || null;
+}
+
+/** The exercise of a case with this id. @throws RangeError when the case does not carry it */
+export function exerciseOf(file: CaseFile, id: string): Exercise {
+  const found = file.exercises.find((exercise) => exercise.id === id);
+  if (!found) throw new RangeError(`the case names an exercise it does not carry: ${id}`);
+  return found;
+}

@@ -1,0 +1,26 @@
+import { expect, it } from "vitest";
+import { measuredHeight } from "./measured-height";
+
+const result = (id: string, value: number, takenOn: string, more: object = {}) => ({
+  id,
+  measure: "standing-height",
+  side: "none" as const,
+  value,
+  takenOn,
+  occasion: "since-injury" as const,
+  ...more,
+});
+
+it("is the last one measured, in metres", () => {
+  const results = [result("b", 181, "2026-02-01"), result("a", 180, "2026-01-01")];
+  expect(measuredHeight({ results })).toBeCloseTo(1.81, 9);
+});
+it("is what stands after a correction", () => {
+  const results = [result("a", 281, "2026-02-01"), result("b", 181, "2026-02-01", { supersedes: "a" })];
+  expect(measuredHeight({ results })).toBeCloseTo(1.81, 9);
+});
+it("is unknown while nobody measured it", () => {
+  expect(
+    measuredHeight({ results: [{ ...result("a", 70, "2026-02-01"), measure: "body-mass" }] }),
+  ).toBeNull();
+});

@@ -1,0 +1,101 @@
+import { Type, type Static } from "@sinclair/typebox";
+import { engineVersion } from "~/core/decision/decide";
+import { Outcome, type Proposal } from "~/core/decision/decide-input";
+import type { CaseDecision, CaseFile } from "./case-file";
+import { reviewCase } from "./review-case";
+
+/** A signed decision beside what the same record proposes today. */
+export const ReplayedDecision = Type.Object({
+  decisionId: Type.String(),
+  itemId: Type.String(),
+  at: Type.String({ format: "date-time" }),
+  /** The engine that made the stored proposal. */
+  storedEngine: Type.String(),
+  same: Type.Boolean(),
+  stored: Type.Object({ outcome: Outcome, rule: Type.String() }),
+  /** Null when the item cannot be judged from this record. */
+  replayed: Type.Union([Type.Object({ outcome: Outcome, rule: Type.String() }), Type.Null()]),
+});
+export type ReplayedDecision = Static<typeof ReplayedDecision>;
+
+export const Replay = Type.Object({
+  engineVersion: Type.String(),
+  decisions: Type.Array(ReplayedDecision),
+});
+export type Replay = Static<typeof Replay>;
+
+/**
+ * Makes every signed proposal again from the record as it was known when it was signed, and lists those that come out
+ * otherwise: under the engine that stored them there should be none; under a later one the differences are shown.
+ */
+export function replayDecisions(file: CaseFile): Replay {
+  return {
+    engineVersion,
+    decisions: file.decisions.map((decision) => {
+      const again = reviewCase(knownBefore(file, decision), decision.school).items.find(
+        (item) => item.itemId === decision.itemId,
+      )?.proposal;
+      return {
+        decisionId: decision.id,
+        itemId: decision.itemId,
+        at: decision.at,
+        storedEngine: decision.proposal.engineVersion,
+        same: again !== undefined && content(again) === content(decision.proposal),
+        stored: { outcome: decision.proposal.outcome, rule: decision.proposal.rule },
+        replayed: again ? { outcome: again.outcome, rule: again.rule } : null,
+      };
+    }),
+  };
+}
+
+/** Everything of a proposal but the version of its engine; keys sorted, since storing may reorder them. */
+function content({ engineVersion: _version, ...proposal }: Proposal): string {
+  return JSON.stringify(sorted(proposal));
+}
+
+function sorted(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(sorted);
+  if (value === null || typeof value !== "object") return value;
+  const entries = Object.entries(value).filter(([, v]) => v !== undefined);
+  return Object.fromEntries(entries.sort(([a], [b]) => a.localeCompare(b)).map(([k, v]) => [k, sorted(v)]));
+}
+
+/** The case as it was known when a decision was signed: nothing that reached the record later, nor the decision itself. */
+function knownBefore(file: CaseFile, decision: CaseDecision): CaseFile {
+  const known = (at: string) => Date.parse(at) <= Date.parse(decision.at);
+  const place = file.decisions.findIndex(({ id }) => id === decision.id);
+  // Of decisions of the same instant, those before it in the file were signed before it.
+  const before = (at: string, n: number) =>
+    Date.parse(at) < Date.parse(decision.at) || (known(at) && n < place);
+  const earlier = file.decisions.filter((other, n) => before(other.at, n));
+  return {
+    ...file,
+    asOf: decision.at,
+    decisions: earlier,
+    sessions: file.sessions.filter((session) => known(session.receivedAt ?? session.at)),
+    reports: file.reports.filter((report) => known(report.receivedAt)),
+    results: file.results.filter((result) => known(result.recordedAt ?? `${result.takenOn}T00:00:00Z`)),
+    signals: (file.signals ?? []).filter((signal) => known(signal.at)),
+    attributions: (file.attributions ?? []).filter((choice) => known(choice.at)),
+    clearances: file.clearances.filter((clearance) => known(clearance.at)),
+    items: file.items
+      .filter((item) => known(item.prescriptions[0]?.from ?? decision.at))
+      .map((item) => ({
+        ...item,
+        prescriptions: item.prescriptions.filter(
+          (entry, n) => n === 0 || madeBefore(entry, item.id, earlier, decision.at),
+        ),
+      })),
+  };
+}
+
+/** Prescriptions that stood before a decision: older ones, and those of earlier decisions of the same instant. */
+function madeBefore(
+  { from }: CaseFile["items"][number]["prescriptions"][number],
+  itemId: string,
+  earlier: readonly CaseDecision[],
+  at: string,
+): boolean {
+  if (Date.parse(from) !== Date.parse(at)) return Date.parse(from) < Date.parse(at);
+  return earlier.some((other) => other.itemId === itemId && Date.parse(other.at) === Date.parse(at));
+}

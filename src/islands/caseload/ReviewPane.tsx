@@ -1,0 +1,141 @@
+import { useEffect, useState } from "react";
+import type { CaseloadRow, DecisionBody, Problem, StairView, Written } from "~/core/interchange/contract";
+import { v7 as uuid } from "uuid";
+import { callApi } from "~/islands/frame/call-api";
+import ProblemNote from "~/islands/frame/ProblemNote";
+import ItemList from "~/islands/stair/ItemList";
+import SignalBanner from "~/islands/stair/SignalBanner";
+import { byUrgency, signable } from "~/islands/stair/by-urgency";
+import { t } from "~/messages/say";
+
+interface Props {
+  rows: readonly CaseloadRow[];
+  at: number;
+  onMove: (at: number) => void;
+  onClose: () => void;
+}
+
+/** One person after the other, by keys: what is proposed and why, signed here without leaving the list. */
+export default function ReviewPane({ rows, at, onMove, onClose }: Props) {
+  const row = rows[at];
+  const episodeId = row?.episodeId;
+  const [loaded, setStair] = useState<StairView | null>(null);
+  const stair = loaded?.episodeId === episodeId ? loaded : null;
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [problem, setProblem] = useState<Problem | null>(null);
+
+  useEffect(() => {
+    let current = true;
+    if (!episodeId) return;
+    void callApi<StairView>(`/api/episodes/${episodeId}`).then((answer) => {
+      if (!current) return;
+      setProblem(answer.ok ? null : answer.problem);
+      if (!answer.ok) return;
+      setStair(answer.value);
+      setChosen(byUrgency(answer.value.items)[0]?.itemId ?? null);
+    });
+    return () => {
+      current = false;
+    };
+  }, [episodeId]);
+
+  useEffect(() => {
+    const accept = async (present: StairView) => {
+      const [first] = signable(present);
+      if (!first || !present.maySign) return;
+      const body: DecisionBody = {
+        id: uuid(),
+        itemId: first.itemId,
+        expectedVersion: present.version,
+        action: "accept",
+      };
+      const answer = await callApi<Written>(`/api/episodes/${present.episodeId}/decisions`, body);
+      if (!answer.ok) return setProblem(answer.problem);
+      setStair(answer.value.stair);
+      setChosen(byUrgency(answer.value.stair.items)[0]?.itemId ?? null);
+    };
+    const acts: Record<string, () => void> = {
+      j: () => onMove(Math.min(rows.length - 1, at + 1)),
+      k: () => onMove(Math.max(0, at - 1)),
+      a: () => void (stair && accept(stair)),
+      Enter: () => episodeId && location.assign(`/episodes/${episodeId}`),
+      Escape: onClose,
+    };
+    const onKey = (event: KeyboardEvent) => {
+      const { target } = event;
+      const typing = target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName);
+      const pressing = target instanceof HTMLElement && /^(BUTTON|A|SUMMARY)$/.test(target.tagName);
+      if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (event.key === "Enter" && pressing) return;
+      acts[event.key]?.();
+    };
+    addEventListener("keydown", onKey);
+    return () => removeEventListener("keydown", onKey);
+  }, [at, episodeId, onClose, onMove, rows.length, stair]);
+
+  if (!row) return null;
+  return (
+    <section
+      className="bg-base-200 border-base-300 rounded-box flex flex-col gap-2 border p-3"
+      aria-label={t("review.title")}
+      data-testid="review"
+    >
+      <div className="flex flex-wrap items-center gap-2">
+        <div className="min-w-0">
+          <h2 className="text-lg leading-tight font-semibold">
+            {row.person.givenName} {row.person.familyName}{" "}
+            <span className="text-base-content/75 text-sm font-normal">
+              {t("review.of", { at: at + 1, count: rows.length })}
+            </span>
+          </h2>
+          <p className="text-base-content/80 text-sm">
+            {row.person.activity} · <strong>{t(`side.${row.involvedSide}`)}</strong> · {row.diagnosis}
+          </p>
+        </div>
+        <div className="ml-auto flex flex-wrap gap-1">
+          <button
+            type="button"
+            className="btn bg-base-100"
+            disabled={at === 0}
+            onClick={() => onMove(at - 1)}
+          >
+            {t("review.previous")}
+          </button>
+          <button
+            type="button"
+            className="btn bg-base-100"
+            disabled={at >= rows.length - 1}
+            onClick={() => onMove(at + 1)}
+          >
+            {t("review.next")}
+          </button>
+          <a className="btn bg-base-100" href={`/episodes/${row.episodeId}`}>
+            {t("review.open")}
+          </a>
+          <button type="button" className="btn" onClick={onClose}>
+            {t("review.end")}
+          </button>
+        </div>
+      </div>
+      <p className="text-base-content/75 hidden text-xs md:block">{t("review.keys")}</p>
+      <ProblemNote problem={problem} />
+      {!stair && !problem && <p role="status">{t("review.loading")}</p>}
+      {stair && (
+        <>
+          <SignalBanner stair={stair} onChange={setStair} />
+          <ItemList
+            stair={stair}
+            signable
+            selected={chosen}
+            onSelect={setChosen}
+            onSigned={(next) => {
+              setStair(next);
+              setChosen(byUrgency(next.items)[0]?.itemId ?? null);
+            }}
+            onStale={setStair}
+          />
+        </>
+      )}
+    </section>
+  );
+}

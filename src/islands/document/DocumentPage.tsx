@@ -1,0 +1,82 @@
+import { useState } from "react";
+import { Printer } from "lucide-react";
+import { v7 as uuid } from "uuid";
+import type { Problem, Written } from "~/core/interchange/contract";
+import type { DocumentBody } from "~/core/interchange/daily-contract";
+import { callApi } from "~/islands/frame/call-api";
+import ProblemNote from "~/islands/frame/ProblemNote";
+import { t } from "~/messages/say";
+
+interface Props {
+  episodeId: string;
+  kind: DocumentBody["kind"];
+  name: string;
+  text: string;
+  maySign: boolean;
+}
+
+const longest = 20_000;
+
+/** A visit note or a letter, made from the record: edited here, then signed and kept as it stands. */
+export default function DocumentPage({ episodeId, kind, name, text: proposed, maySign }: Props) {
+  const [text, setText] = useState(proposed);
+  const [id] = useState(() => uuid());
+  const [signed, setSigned] = useState(false);
+  const [problem, setProblem] = useState<Problem | null>(null);
+  const sign = async () => {
+    const body: DocumentBody = { id, kind, body: text, proposed };
+    const answer = await callApi<Written>(`/api/episodes/${episodeId}/documents`, body);
+    setProblem(answer.ok ? null : answer.problem);
+    setSigned(answer.ok);
+  };
+  return (
+    <div className="mx-auto flex max-w-4xl flex-col gap-3 px-4 py-4">
+      <div className="flex flex-wrap items-center gap-3">
+        <h1 className="text-2xl font-bold print:hidden">
+          {t("document.of", { kind: t(`document.${kind}`), name })}
+        </h1>
+        <div className="ml-auto flex gap-2 print:hidden">
+          <button type="button" className="btn" onClick={() => print()}>
+            <Printer className="size-5" aria-hidden />
+            {t("record.print")}
+          </button>
+          <a className="btn" href={`/episodes/${episodeId}/record`}>
+            {t("stair.record")}
+          </a>
+        </div>
+      </div>
+      <ProblemNote problem={problem} />
+      <p className="text-base-content/80 print:hidden">{t("document.help")}</p>
+      <textarea
+        className="textarea min-h-120 w-full text-base leading-relaxed print:hidden"
+        aria-label={t(`document.${kind}`)}
+        maxLength={longest}
+        value={text}
+        readOnly={signed}
+        onChange={(event) => setText(event.target.value)}
+      />
+      <pre className="hidden font-sans whitespace-pre-wrap print:block">{text}</pre>
+      <div className="flex flex-wrap items-center gap-3 print:hidden">
+        {maySign && !signed && (
+          <button
+            type="button"
+            className="btn btn-primary"
+            disabled={text.trim() === ""}
+            onClick={() => void sign()}
+          >
+            {t("document.sign")}
+          </button>
+        )}
+        {!maySign && <p>{t("sign.mayNot")}</p>}
+        {!signed && text !== proposed && (
+          <button type="button" className="btn" onClick={() => setText(proposed)}>
+            {t("document.anew")}
+          </button>
+        )}
+        <p role="status" className="text-success font-medium">
+          {signed && t("document.signed")}
+        </p>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,39 @@
+import { useEffect, useRef, useState } from "react";
+import FigureDrawing from "./FigureDrawing";
+import { useFigure, type Shown } from "./use-figure";
+
+interface Props extends Shown {
+  className?: string;
+}
+
+/** A small still figure at its hard end; drawn once it comes into view. */
+export default function FigureThumb({ className = "size-24", ...shown }: Props) {
+  const box = useRef<HTMLDivElement>(null);
+  const [seen, setSeen] = useState(false);
+  useEffect(() => {
+    if (!box.current) return;
+    const watcher = new IntersectionObserver(
+      (entries) => {
+        if (!entries.some((entry) => entry.isIntersecting)) return;
+        setSeen(true);
+        watcher.disconnect();
+      },
+      { rootMargin: "200px" },
+    );
+    watcher.observe(box.current);
+    return () => watcher.disconnect();
+  }, []);
+  return (
+    <div ref={box} className={`shrink-0 ${className}`} data-testid="thumb">
+      {seen && <Drawn {...shown} />}
+    </div>
+  );
+}
+
+function Drawn(shown: Shown) {
+  const state = useFigure(shown);
+  if (!state.ok) return null;
+  const { keys, timing } = state.figure;
+  const place = timing.kind === "sequence" ? Math.min(1, keys.length - 1) : keys.length - 1;
+  return <FigureDrawing {...state} place={place} className="h-full w-full" />;
+}

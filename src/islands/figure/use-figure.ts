@@ -1,0 +1,49 @@
+import { useMemo } from "react";
+import { figureOf } from "~/catalogue/figures/all";
+import { figureExtent, type FigureLook } from "~/core/figure/draw-figure";
+import type { Figure } from "~/core/figure/figure";
+import type { Extent } from "~/core/figure/outline";
+import type { InvolvedSide } from "~/core/measure/side-value";
+import { bodyLengths, type BodyLengths } from "~/core/pose/body-lengths";
+import type { Exercise } from "~/core/progression/exercise";
+import type { Prescription } from "~/core/progression/prescription";
+
+/** Height a body is drawn with while nobody measured it, metres. */
+export const usualHeightM = 1.7;
+
+export interface Shown {
+  readonly exercise: Pick<Exercise, "id" | "lane" | "drawnLike">;
+  readonly prescription: Pick<Prescription, "settings">;
+  readonly heightM: number | null;
+  readonly side: InvolvedSide;
+}
+
+export type FigureState =
+  | {
+      readonly ok: true;
+      readonly body: BodyLengths;
+      readonly figure: Figure;
+      readonly extent: Extent;
+      readonly look: FigureLook;
+    }
+  /** Nothing to draw (null), or why it cannot be drawn. */
+  | { readonly ok: false; readonly why: string | null };
+
+/** A variant as prescribed, ready to be drawn for a person; made again only when something of it changes. */
+export function useFigure({ exercise, prescription, heightM, side }: Shown): FigureState {
+  const settings = JSON.stringify(prescription.settings);
+  const { id, lane, drawnLike } = exercise;
+  return useMemo((): FigureState => {
+    const look: FigureLook = { left: side === "left", marked: lane === "upper-body" ? "arm" : "leg" };
+    try {
+      const body = bodyLengths({ heightM: heightM ?? usualHeightM });
+      const prescribed = { settings: JSON.parse(settings) as Prescription["settings"] };
+      const figure = figureOf({ id, drawnLike }, prescribed, body);
+      if (!figure) return { ok: false, why: null };
+      const measured = figureExtent(body, figure, look);
+      return measured.ok ? { ok: true, body, figure, extent: measured.extent, look } : measured;
+    } catch (error) {
+      return { ok: false, why: (error as RangeError).message };
+    }
+  }, [settings, id, lane, drawnLike, heightM, side]);
+}

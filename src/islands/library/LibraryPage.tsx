@@ -1,0 +1,149 @@
+import { Plus, Search, SlidersHorizontal } from "lucide-react";
+import { useEffect, useRef, useState } from "react";
+import type { Problem } from "~/core/interchange/contract";
+import type { LibraryAnswer } from "~/core/interchange/library-contract";
+import { callApi } from "~/islands/frame/call-api";
+import ProblemNote from "~/islands/frame/ProblemNote";
+import { t } from "~/messages/say";
+import { moveAmongCards } from "./card-keys";
+import LeftOut from "./LeftOut";
+import { addressOf, filterCount, parametersOf, type LibraryQuery } from "./library-query";
+import LibraryCard from "./LibraryCard";
+import LibraryFilters, { type PathwayChoice } from "./LibraryFilters";
+
+interface Props {
+  answer: LibraryAnswer;
+  query: LibraryQuery;
+  pathways: readonly PathwayChoice[];
+  mayAdd: boolean;
+}
+
+const pauseMs = 120;
+
+/** The clinic's exercises, found by words, filters and figures; for a patient only what fits, and why the rest does not. */
+export default function LibraryPage({ answer: first, query: asked, pathways, mayAdd }: Props) {
+  const [answer, setAnswer] = useState(first);
+  const [query, setQuery] = useState(asked);
+  const [problem, setProblem] = useState<Problem | null>(null);
+  const [open, setOpen] = useState(false);
+  const box = useRef<HTMLInputElement>(null);
+  const fresh = useRef(true);
+  const { patient } = answer;
+  const home = patient ? `/api/episodes/${patient.episodeId}/library` : "/api/library";
+
+  useEffect(() => {
+    if (fresh.current) {
+      fresh.current = false;
+      return;
+    }
+    let current = true;
+    const timer = setTimeout(async () => {
+      const address = addressOf(query);
+      history.replaceState(null, "", address ? `?${address}` : location.pathname);
+      const found = await callApi<LibraryAnswer>(`${home}?${parametersOf(query)}`);
+      if (!current) return;
+      setProblem(found.ok ? null : found.problem);
+      if (found.ok) setAnswer(found.value);
+    }, pauseMs);
+    return () => {
+      current = false;
+      clearTimeout(timer);
+    };
+  }, [query, home]);
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const target = event.target instanceof HTMLElement ? event.target : null;
+      if (moveAmongCards(event, target, box.current)) return;
+      if (event.key === "/" && !/^(INPUT|TEXTAREA|SELECT)$/.test(target?.tagName ?? "")) {
+        event.preventDefault();
+        box.current?.focus();
+      }
+    };
+    addEventListener("keydown", onKey);
+    return () => removeEventListener("keydown", onKey);
+  }, []);
+
+  const name = patient ? `${patient.person.givenName} ${patient.person.familyName}` : "";
+  const count = filterCount(query);
+  return (
+    <div className="mx-auto max-w-7xl px-4 py-4">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <h1 className="text-2xl leading-tight font-bold">
+          {patient ? t("library.for", { name }) : t("library.title")}
+        </h1>
+        <p className="text-base-content/80" role="status" data-testid="library-count">
+          {t("library.found", { exercises: answer.exercises.length, variants: answer.variantCount })}
+          {patient && ` · ${t("plan.stage", { stage: patient.stageName })}`}
+        </p>
+        <span className="ml-auto" />
+        {patient ? (
+          <a className="btn bg-base-100 border-base-300" href={`/episodes/${patient.episodeId}`}>
+            {t("library.backToStair")}
+          </a>
+        ) : (
+          mayAdd && (
+            <a className="btn bg-base-100 border-base-300" href="/library/new">
+              <Plus className="size-5" aria-hidden /> {t("library.add")}
+            </a>
+          )
+        )}
+      </div>
+      <div className="mt-3 grid items-start gap-4 lg:grid-cols-[15rem_1fr]">
+        <div className="flex flex-col gap-2">
+          <label className="input w-full">
+            <Search className="size-5 opacity-70" aria-hidden />
+            <span className="sr-only">{t("library.search")}</span>
+            <input
+              ref={box}
+              type="search"
+              value={query.text}
+              maxLength={80}
+              placeholder={t("plan.words")}
+              onChange={(event) => setQuery({ ...query, text: event.target.value })}
+            />
+            <kbd className="kbd kbd-sm max-sm:hidden">/</kbd>
+          </label>
+          <button type="button" className="btn lg:hidden" aria-expanded={open} onClick={() => setOpen(!open)}>
+            <SlidersHorizontal className="size-5" aria-hidden /> {t("library.filters")}
+            {count > 0 && ` (${count})`}
+          </button>
+          <div className={open ? "" : "max-lg:hidden"}>
+            <LibraryFilters
+              query={query}
+              pathways={patient ? [] : pathways}
+              onChange={(change) => setQuery({ ...query, ...change })}
+            />
+          </div>
+          <p className="text-base-content/75 text-sm max-lg:hidden">{t("library.keys")}</p>
+        </div>
+        <div className="min-w-0">
+          {problem && <ProblemNote problem={problem} />}
+          {answer.muscle && (
+            <p className="text-base-content/80 mb-2 text-sm">
+              {t("activity.caution")} {t("activity.line")}
+            </p>
+          )}
+          {answer.exercises.length === 0 && (
+            <p className="bg-base-100 border-base-300 rounded-box border p-4">{t("library.none")}</p>
+          )}
+          <ul
+            className={`grid gap-2 ${answer.muscle ? "xl:grid-cols-2" : "sm:grid-cols-2 xl:grid-cols-3"}`}
+            data-testid="cards"
+          >
+            {answer.exercises.map((entry) => (
+              <LibraryCard
+                key={entry.exerciseId}
+                entry={entry}
+                patient={patient}
+                side={patient?.involvedSide ?? "right"}
+                byActivity={answer.muscle !== null}
+              />
+            ))}
+          </ul>
+          {patient && <LeftOut patient={patient} leftOut={answer.leftOut} />}
+        </div>
+      </div>
+    </div>
+  );
+}

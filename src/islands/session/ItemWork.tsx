@@ -1,0 +1,118 @@
+import { useState } from "react";
+import { useFormContext } from "react-hook-form";
+import type { StairView } from "~/core/interchange/contract";
+import ExerciseFigure from "~/islands/figure/ExerciseFigure";
+import { sayDose } from "~/messages/describe";
+import { t } from "~/messages/say";
+import { expandedSets, type SessionDraft, type SessionItem } from "./session-draft";
+import SetFields from "./SetFields";
+import SetStrip from "./SetStrip";
+
+interface Props {
+  stair: StairView;
+  item: SessionItem;
+  index: number;
+}
+
+/** The exercise in hand: what is asked, its cues, and what was done; all sets alike or each by itself. */
+export default function ItemWork({ stair, item, index }: Props) {
+  const { watch, setValue, getValues } = useFormContext<SessionDraft>();
+  const draft = watch(`items.${index}`);
+  const [chosen, setChosen] = useState(0);
+  const { exercise } = item;
+  const at = Math.min(chosen, draft.sets.length - 1);
+  const toggleDiffers = () => {
+    const present = getValues(`items.${index}`);
+    const sets = present.differs ? present.sets.slice(0, 1) : expandedSets(present);
+    setValue(`items.${index}`, { ...present, differs: !present.differs, sets });
+    setChosen(0);
+  };
+  const first = draft.sets[0];
+  const other = first?.side === "left" ? "right" : "left";
+
+  return (
+    <section
+      className="bg-base-100 border-base-300 rounded-box border p-3"
+      data-testid={`session-${exercise.id}`}
+      aria-label={exercise.name}
+    >
+      <ExerciseFigure
+        exercise={exercise}
+        prescription={item.prescription}
+        dose={item.prescription.dose}
+        heightM={stair.heightM}
+        side={stair.involvedSide}
+        label={t("figure.of", { exercise: exercise.name, variant: item.variantName })}
+        className="float-right ml-3 h-36 w-36 sm:w-48"
+      />
+      <h2 className="text-xl leading-tight font-semibold">
+        {exercise.name}
+        {draft.unplanned && <span className="badge badge-neutral ml-2">{t("session.unplannedMark")}</span>}
+      </h2>
+      <p className="text-lg">
+        {item.variantName} · <strong>{sayDose(item.prescription, item.maximumN)}</strong>
+      </p>
+      <p className="text-base-content/80 text-sm">
+        {t("session.cues")}: {exercise.cues.join(" · ")}
+      </p>
+      {exercise.caution && <p className="text-sm italic">{exercise.caution}</p>}
+      {draft.differs && (
+        <SetStrip sets={draft.sets} chosen={at} involved={stair.involvedSide} onChoose={setChosen} />
+      )}
+      <div className="border-base-300 mt-2 border-t pt-2">
+        <SetFields
+          key={`${draft.differs}-${at}`}
+          item={item}
+          path={`items.${index}.sets.${at}`}
+          title={title(stair, draft.differs, draft.sets, at)}
+          lead={
+            draft.differs ? null : (
+              <SetCount
+                count={draft.count}
+                onChange={(count) => setValue(`items.${index}.count`, Math.min(20, Math.max(1, count)))}
+              />
+            )
+          }
+        />
+      </div>
+      <label className="mt-1 flex min-h-11 flex-wrap items-center gap-x-2 text-sm">
+        <input type="checkbox" className="checkbox" checked={draft.differs} onChange={toggleDiffers} />
+        {t("session.differs")}
+        {!draft.differs && first && first.side !== "both" && (
+          <span className="text-base-content/80">({t("session.matches", { side: t(`side.${other}`) })})</span>
+        )}
+      </label>
+    </section>
+  );
+}
+
+/** How many alike sets were done. */
+function SetCount({ count, onChange }: { count: number; onChange: (count: number) => void }) {
+  return (
+    <div className="flex flex-col gap-1 text-sm font-medium">
+      {t("session.sets")}
+      <div className="join flex">
+        <button type="button" className="btn join-item" onClick={() => onChange(count - 1)} aria-label="−">
+          −
+        </button>
+        <output className="join-item border-base-content/20 grid w-12 place-items-center border text-lg">
+          {count}
+        </output>
+        <button type="button" className="btn join-item" onClick={() => onChange(count + 1)} aria-label="+">
+          +
+        </button>
+      </div>
+    </div>
+  );
+}
+
+function title(stair: StairView, differs: boolean, sets: readonly { side: string }[], n: number): string {
+  const side = sets[n]?.side ?? "both";
+  const number = differs
+    ? t("session.set", { number: sets.slice(0, n + 1).filter((s) => s.side === side).length })
+    : "";
+  if (side !== "left" && side !== "right") return number;
+  const involved = stair.involvedSide === "both" || side === stair.involvedSide;
+  const leg = t(involved ? "session.setsInvolved" : "session.setsOther", { side: t(`side.${side}`) });
+  return [number, leg].filter(Boolean).join(", ");
+}

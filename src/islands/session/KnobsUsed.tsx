@@ -1,0 +1,51 @@
+import { variantOf } from "~/core/progression/exercise";
+import type { KnobValue } from "~/core/progression/prescription";
+import { sayKnobValue } from "~/messages/describe";
+import { label, t } from "~/messages/say";
+import type { SessionItem } from "./session-draft";
+
+interface Props {
+  item: SessionItem;
+  used: Readonly<Record<string, KnobValue>>;
+  onChange: (used: Record<string, KnobValue>) => void;
+}
+
+/** Knobs of the movement as they really stood, where that was not as prescribed. */
+export default function KnobsUsed({ item, used, onChange }: Props) {
+  const { settings, variantId } = item.prescription;
+  const turns = variantOf(item.exercise, variantId).turns.flatMap((turn) =>
+    "ladder" in turn && settings[turn.knob] !== undefined ? [turn] : [],
+  );
+  if (turns.length === 0) return null;
+  return (
+    <details open={Object.keys(used).length > 0}>
+      <summary className="btn btn-ghost">{t("session.knobs")}</summary>
+      <div className="mt-1 flex flex-wrap gap-3">
+        {turns.map(({ knob, ladder }) => {
+          const asked = settings[knob] as KnobValue;
+          const values = ladder.includes(asked) ? ladder : [asked, ...ladder];
+          return (
+            <label key={knob} className="flex flex-col gap-1 text-sm font-medium">
+              {label("knob", knob)}
+              <select
+                className="select w-40"
+                value={values.indexOf(used[knob] ?? asked)}
+                onChange={(event) => {
+                  const { [knob]: _before, ...rest } = used;
+                  const value = values[Number(event.target.value)] ?? asked;
+                  onChange(value === asked ? rest : { ...rest, [knob]: value });
+                }}
+              >
+                {values.map((value, n) => (
+                  <option key={n} value={n}>
+                    {sayKnobValue(knob, value)}
+                  </option>
+                ))}
+              </select>
+            </label>
+          );
+        })}
+      </div>
+    </details>
+  );
+}

@@ -1,0 +1,144 @@
+import { useState } from "react";
+import { sidesOf } from "~/core/progression/sides-of";
+import { completeQuickLine } from "~/core/session/complete-quick-line";
+import { parseQuickLine } from "~/core/session/parse-quick-line";
+import { readQuickLine, type QuickItem, type QuickReading } from "~/core/session/read-quick-line";
+import type { SetRecord, Side } from "~/core/response/session-record";
+import { saySets } from "~/messages/say-sets";
+import { t } from "~/messages/say";
+import type { MessageKey } from "~/messages/en";
+import type { SessionItem } from "./session-draft";
+
+interface Props {
+  items: readonly SessionItem[];
+  current: number;
+  involved: Side;
+  onTake: (item: number, sets: readonly SetRecord[]) => void;
+}
+
+/** A line for keyboard people: its reading is shown as one types, and nothing is taken that is not understood. */
+export default function QuickLineInput({ items, current, involved, onTake }: Props) {
+  const [text, setText] = useState("");
+  const [taken, setTaken] = useState("");
+  const known = items.map(({ exercise, prescription }) => ({
+    name: exercise.name,
+    dose: prescription.dose,
+    sides: sidesOf(exercise, prescription),
+    faults: exercise.faults,
+  }));
+  const reading = readQuickLine(parseQuickLine(text), known, {
+    current,
+    involvedSide: involved,
+    end: text.length,
+  });
+  const completions = text.trim() === "" ? [] : completeQuickLine(text, known, current);
+  const ready = text.trim() !== "" && reading.problems.length === 0 && reading.sets.length > 0;
+  const take = () => {
+    if (!ready || reading.item === null) return;
+    onTake(reading.item, reading.sets);
+    setTaken(t("quick.taken", { exercise: known[reading.item]?.name ?? "" }));
+    setText("");
+  };
+  const onKey = (event: React.KeyboardEvent) => {
+    if (event.key === "Enter") {
+      event.preventDefault();
+      take();
+    }
+    const [first] = completions;
+    if (event.key === "Tab" && !event.shiftKey && first) {
+      event.preventDefault();
+      setText(first.line);
+    }
+    if (event.key === "Escape") setText("");
+  };
+  return (
+    <section className="bg-base-100 border-base-300 rounded-box border p-3" data-testid="quick-line">
+      <div className="flex flex-wrap items-end gap-2">
+        <label className="flex min-w-60 flex-1 flex-col gap-1 text-sm font-medium">
+          {t("quick.label")}
+          <input
+            id="quick-line"
+            className="input w-full font-mono text-lg"
+            placeholder={t("quick.placeholder")}
+            autoComplete="off"
+            autoCapitalize="off"
+            spellCheck={false}
+            value={text}
+            onChange={(event) => setText(event.target.value)}
+            onKeyDown={onKey}
+            aria-describedby="quick-reading"
+            aria-invalid={text !== "" && !ready}
+          />
+        </label>
+        <button type="button" className="btn btn-primary" disabled={!ready} onClick={take}>
+          {t("quick.take")}
+        </button>
+      </div>
+      <div id="quick-reading" role="status" className="mt-1 min-h-6 text-sm">
+        {text.trim() === "" ? (
+          <p className="text-base-content/75">{taken || t("quick.empty")}</p>
+        ) : (
+          <Reading text={text} reading={reading} item={known[reading.item ?? -1]} />
+        )}
+        {completions.length > 0 && (
+          <p className="text-base-content/75 font-mono text-xs">
+            {completions
+              .slice(0, 6)
+              .map(({ word }) => word)
+              .join("  ·  ")}
+          </p>
+        )}
+      </div>
+    </section>
+  );
+}
+
+function Reading({
+  text,
+  reading,
+  item,
+}: {
+  text: string;
+  reading: QuickReading;
+  item: QuickItem | undefined;
+}) {
+  const first = reading.problems[0];
+  if (!first) {
+    const name = item?.name ?? "";
+    const notes = [
+      ...seen(reading, item),
+      ...(reading.matched ? [t("quick.matched")] : []),
+      ...reading.asPlanned.map((part) => t(`quick.asPlanned.${part}`)),
+    ];
+    return (
+      <p className="font-medium">
+        {t("quick.says")} {saySets(name, reading.sets)}
+        {notes.length > 0 && ` (${notes.join("; ")})`}
+      </p>
+    );
+  }
+  const key: MessageKey = `quick.problem.${first.code}`;
+  const end = first.at + Math.max(1, first.length);
+  return (
+    <p>
+      <span className="font-mono" aria-hidden>
+        {text.slice(0, first.at)}
+        <mark className="bg-error text-error-content rounded px-0.5">{text.slice(first.at, end) || "␣"}</mark>
+        {text.slice(end)}
+      </span>{" "}
+      <span className="text-error font-medium">{t(key, { ...first.values })}</span>
+    </p>
+  );
+}
+
+/** Faults of the sets, with the repetitions they spoiled. */
+function seen({ sets }: QuickReading, item: QuickItem | undefined): string[] {
+  const words = sets.flatMap(({ faults }) =>
+    faults.map(({ fault, severity, reps }) => {
+      const name = item?.faults.find(({ code }) => code === fault)?.name ?? fault;
+      const amount = typeof reps === "number" ? String(reps) : t(`quick.spoiled.${reps}`);
+      return t(`quick.seen.${severity}`, { fault: name, reps: amount });
+    }),
+  );
+  return [...new Set(words)];
+}

@@ -1,0 +1,38 @@
+import { useState } from "react";
+import type { StairView } from "~/core/interchange/contract";
+import SignalBanner from "~/islands/stair/SignalBanner";
+import ItemList from "~/islands/stair/ItemList";
+import { byUrgency } from "~/islands/stair/by-urgency";
+import { t } from "~/messages/say";
+
+interface Props {
+  recorded: StairView;
+  /** Names of the planned exercises that were left out today. */
+  notDone: readonly string[];
+}
+
+/** What follows from the session just recorded: every proposal, to be signed one by one or all at once. */
+export default function SessionSummary({ recorded, notDone }: Props) {
+  const [stair, setStair] = useState(recorded);
+  const [item, setItem] = useState<string | null>(byUrgency(recorded.items)[0]?.itemId ?? null);
+  return (
+    <div className="mx-auto flex max-w-3xl flex-col gap-3 px-4 py-4" data-testid="session-summary">
+      <div className="flex flex-wrap items-center gap-3">
+        <h1 className="text-2xl font-bold">{t("session.recorded")}</h1>
+        <a className="btn btn-primary ml-auto" href={`/episodes/${stair.episodeId}`}>
+          {t("session.toStair")}
+        </a>
+      </div>
+      {notDone.length > 0 && <p>{t("session.notDone", { names: notDone.join(", ") })}</p>}
+      <SignalBanner stair={stair} onChange={setStair} />
+      <ItemList
+        stair={stair}
+        signable
+        selected={item}
+        onSelect={setItem}
+        onSigned={setStair}
+        onStale={setStair}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,96 @@
+import { useCallback, useEffect, useState } from "react";
+import type { UseFormReturn } from "react-hook-form";
+import type { Problem, StairView, Written } from "~/core/interchange/contract";
+import { callApi } from "~/islands/frame/call-api";
+import { t } from "~/messages/say";
+import { itemOf, itemState, toBody, type SessionDraft } from "./session-draft";
+
+const againAfterMs = 5000;
+
+/**
+ * Sends the session. Without a connection it stays and is sent again by itself; its id makes sure that it is recorded
+ * once, however often it arrives.
+ */
+export function useSubmit(
+  form: UseFormReturn<SessionDraft>,
+  stair: StairView,
+  done: (written: Written) => void,
+) {
+  const [problem, setProblem] = useState<Problem | null>(null);
+  const [busy, setBusy] = useState(false);
+  const [waiting, setWaiting] = useState(false);
+
+  const send = useCallback(async () => {
+    setBusy(true);
+    const answer = await callApi<Written>(
+      `/api/episodes/${stair.episodeId}/sessions`,
+      toBody(form.getValues()),
+    );
+    setBusy(false);
+    if (answer.ok) {
+      setWaiting(false);
+      return done(answer.value);
+    }
+    const offline = answer.problem.status === 0;
+    setWaiting(offline);
+    setProblem(offline ? { ...answer.problem, title: t("session.waiting") } : answer.problem);
+    if (!offline) scrollTo({ top: 0 });
+  }, [done, form, stair.episodeId]);
+
+  useEffect(() => {
+    if (!waiting) return;
+    const again = () => void send();
+    const timer = setInterval(again, againAfterMs);
+    addEventListener("online", again);
+    return () => {
+      clearInterval(timer);
+      removeEventListener("online", again);
+    };
+  }, [send, waiting]);
+
+  const submit = (event: React.FormEvent) => {
+    event.preventDefault();
+    const missing = whatIsMissing(form.getValues(), stair);
+    if (missing) {
+      setProblem(missing);
+      return scrollTo({ top: 0 });
+    }
+    setProblem(null);
+    void send();
+  };
+
+  /** Words for a field's path in an answer of the endpoint. */
+  const sayPath = (path: string) => {
+    const [, list, index, , set] = path.split("/");
+    const sent = form.getValues("items").filter((item) => itemState(item) !== "todo");
+    const group = sent.filter((item) => (list === "unplanned") === (item.unplanned !== null));
+    const entry = group[Number(index)];
+    const name = entry ? itemOf(entry, stair)?.exercise.name : undefined;
+    const words = [name, set === undefined ? "" : t("session.set", { number: Number(set) + 1 })];
+    return [...words, name ? (path.split("/").at(-1) ?? "") : path.slice(1)].filter(Boolean).join(", ");
+  };
+
+  return { submit, problem, busy, sayPath };
+}
+
+/** Pain and effort are asked of everybody; what is begun must be whole before it is sent. */
+function whatIsMissing(draft: SessionDraft, stair: StairView): Problem | null {
+  const lines = draft.items.flatMap((item) => {
+    if (itemState(item) !== "part") return [];
+    const exercise = itemOf(item, stair)?.exercise.name ?? "";
+    const noPain = item.sets.some((set) => set.painDuring === null);
+    const what = t(noPain ? "session.missing.pain" : "session.missing.effort");
+    return [{ path: `/${exercise}`, problem: t("session.missing", { what }) }];
+  });
+  if (draft.painBefore === null) {
+    lines.unshift({ path: `/${t("session.painBefore")}`, problem: t("session.painBeforeMissing") });
+  }
+  const nothing = draft.items.every((item) => itemState(item) === "todo");
+  if (lines.length === 0 && !nothing) return null;
+  return {
+    type: "/problems/missing",
+    title: nothing ? t("session.nothing") : t("session.look"),
+    status: 0,
+    problems: lines,
+  };
+}

@@ -1,0 +1,133 @@
+import { useRef, useState } from "react";
+import { TriangleAlert } from "lucide-react";
+import { v7 as uuid } from "uuid";
+import type { Problem, StairView, Written } from "~/core/interchange/contract";
+import { stopSignals, urgencies, type StopSignalDefinition } from "~/core/intake/stop-signal";
+import { callApi } from "~/islands/frame/call-api";
+import ProblemNote from "~/islands/frame/ProblemNote";
+import { label, t } from "~/messages/say";
+
+const namesExercise: readonly string[] = ["item", "lane"];
+
+/** 'Something is wrong': every stop signal by urgency; a yes suspends, says whom to call and tells the clinician. */
+export default function RaiseSignal({
+  stair,
+  onRaised,
+}: {
+  stair: StairView;
+  onRaised: (next: StairView) => void;
+}) {
+  const dialog = useRef<HTMLDialogElement>(null);
+  const [chosen, setChosen] = useState<StopSignalDefinition | null>(null);
+  const [itemId, setItemId] = useState("");
+  const [note, setNote] = useState("");
+  const [problem, setProblem] = useState<Problem | null>(null);
+  const needsExercise = chosen !== null && namesExercise.includes(chosen.suspends);
+
+  const close = () => {
+    dialog.current?.close();
+    setChosen(null);
+    setProblem(null);
+    setNote("");
+  };
+  const raise = async () => {
+    if (!chosen) return;
+    const answer = await callApi<Written>(`/api/episodes/${stair.episodeId}/signals`, {
+      id: uuid(),
+      code: chosen.code,
+      ...(itemId && needsExercise ? { itemId } : {}),
+      ...(note.trim() ? { note: note.trim() } : {}),
+    });
+    if (!answer.ok) return setProblem(answer.problem);
+    onRaised(answer.value.stair);
+    close();
+  };
+
+  return (
+    <>
+      <button type="button" className="btn btn-error btn-outline" onClick={() => dialog.current?.showModal()}>
+        <TriangleAlert className="size-5" aria-hidden />
+        {t("signals.button")}
+      </button>
+      <dialog
+        ref={dialog}
+        className="modal text-base-content"
+        aria-label={t("signals.title")}
+        data-testid="raise-signal"
+      >
+        <div className="modal-box max-w-3xl">
+          <h2 className="text-lg font-semibold">{t("signals.title")}</h2>
+          <ProblemNote problem={problem} />
+          {urgencies.map((urgency) => (
+            <fieldset key={urgency} className="mt-2">
+              <legend className="text-sm font-semibold">{t(`urgency.${urgency}`)}</legend>
+              <div className="mt-1 grid gap-1 md:grid-cols-2">
+                {stopSignals
+                  .filter((signal) => signal.urgency === urgency)
+                  .map((signal) => (
+                    <button
+                      key={signal.code}
+                      type="button"
+                      className={`btn h-auto min-h-12 flex-col items-start gap-0 py-1 text-left ${chosen === signal ? "btn-neutral" : ""}`}
+                      aria-pressed={chosen === signal}
+                      onClick={() => setChosen(signal)}
+                    >
+                      <span>{label("signal", signal.code)}</span>
+                      <span className="text-xs font-normal">
+                        {label("signals.suspends", signal.suspends)}
+                      </span>
+                    </button>
+                  ))}
+              </div>
+            </fieldset>
+          ))}
+          <div className="bg-base-100 sticky -bottom-6 mt-3 flex flex-wrap items-end gap-3 py-3">
+            {needsExercise && (
+              <label className="flex flex-col gap-1 text-sm font-medium">
+                {t("signals.exercise")}
+                <select
+                  className="select w-56"
+                  value={itemId}
+                  onChange={(event) => setItemId(event.target.value)}
+                >
+                  <option value="">–</option>
+                  {stair.items.map((item) => (
+                    <option key={item.itemId} value={item.itemId}>
+                      {item.exercise.name}
+                    </option>
+                  ))}
+                </select>
+              </label>
+            )}
+            {chosen && (
+              <label className="flex min-w-56 flex-1 flex-col gap-1 text-sm font-medium">
+                {t("signals.note")}
+                <input
+                  className="input w-full"
+                  maxLength={400}
+                  value={note}
+                  onChange={(e) => setNote(e.target.value)}
+                />
+              </label>
+            )}
+            <div className="ml-auto flex gap-2">
+              <button type="button" className="btn" onClick={close}>
+                {t("sign.cancel")}
+              </button>
+              {chosen && (
+                <button
+                  type="button"
+                  className="btn btn-error"
+                  disabled={needsExercise && itemId === ""}
+                  onClick={() => void raise()}
+                >
+                  {t("signals.raise", { what: label("signals.suspends", chosen.suspends) })}
+                </button>
+              )}
+            </div>
+          </div>
+        </div>
+      </dialog>
+    </>
+  );
+}

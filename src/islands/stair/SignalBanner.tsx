@@ -1,0 +1,54 @@
+import { OctagonX } from "lucide-react";
+import { v7 as uuid } from "uuid";
+import type { StairView, Written } from "~/core/interchange/contract";
+import ReasonForm from "~/islands/frame/ReasonForm";
+import { label, sayTime, t } from "~/messages/say";
+
+/** Open stop signals: what, how urgent, whom to call; cleared in writing by who may sign. */
+export default function SignalBanner({
+  stair,
+  onChange,
+}: {
+  stair: StairView;
+  onChange: (next: StairView) => void;
+}) {
+  if (stair.signals.length === 0) return null;
+  return (
+    <section
+      className="border-error bg-error/10 rounded-box flex flex-col gap-2 border-2 p-3"
+      role="alert"
+      aria-label={t("signals.open")}
+      data-testid="signals"
+    >
+      {stair.signals.map((signal) => (
+        <div key={signal.id}>
+          <p className="flex flex-wrap items-center gap-x-2 text-lg font-semibold">
+            <OctagonX className="text-error size-6 shrink-0" aria-hidden />
+            {t(`urgency.${signal.urgency}`)}. {label("signal", signal.code)}
+            {signal.exercise && ` (${signal.exercise})`}
+          </p>
+          <p className="text-sm">
+            {label("signals.suspends", signal.scope)} ·{" "}
+            {t("signals.since", { time: sayTime(signal.at, stair.zone), by: signal.by })}
+            {signal.note && ` · “${signal.note}”`}
+          </p>
+          {signal.urgency !== "review" && <p className="font-medium">{stair.callWhom}</p>}
+          {stair.maySign ? (
+            <details className="mt-1">
+              <summary className="btn">{t("signals.clear")}</summary>
+              <ReasonForm<Written>
+                path={`/api/episodes/${stair.episodeId}/signal-clearances`}
+                body={() => ({ id: uuid(), signalId: signal.id })}
+                label={t("sign.clearReason")}
+                submit={t("sign.clearSubmit")}
+                onDone={(written) => onChange(written.stair)}
+              />
+            </details>
+          ) : (
+            <p className="text-sm">{t("sign.mayNot")}</p>
+          )}
+        </div>
+      ))}
+    </section>
+  );
+}

@@ -1,0 +1,152 @@
+import type { StairView } from "~/core/interchange/contract";
+import type { GateView } from "~/core/interchange/measure-contract";
+import type { RecordEntry, RecordView } from "~/core/interchange/record-contract";
+import { localDay } from "~/core/schedule/local-day";
+import { sayChange, sayDose, sayRule } from "./describe";
+import { label, sayDate, sayQuantity, sayTime, t } from "./say";
+import { saySets } from "./say-sets";
+
+type Of<K extends RecordEntry["kind"]> = Extract<RecordEntry, { kind: K }>;
+const list = (lines: readonly string[]) => lines.map((line) => `- ${line}`).join("\n");
+
+/** A visit note from the record: who, what was done and felt, what was signed, what is proposed, what comes next. */
+export function visitNote(stair: StairView, record: RecordView): string {
+  const today = record.entries.filter((entry) => localDay(entry.at, stair.zone) === stair.today);
+  const sessions = today.filter(
+    (entry): entry is Of<"session"> => entry.kind === "session" && !entry.corrected,
+  );
+  const decisions = today.filter((entry): entry is Of<"decision"> => entry.kind === "decision");
+  const reports = record.entries.filter((entry): entry is Of<"report"> => entry.kind === "report");
+  const open = stair.items.filter(({ proposal }) => !["hold", "wait"].includes(proposal.outcome));
+  const report = reports[0];
+  return paragraphs([
+    t("note.head", { date: sayDate(stair.today) }),
+    personLine(stair),
+    sessions.length === 0
+      ? t("note.noSession")
+      : sessions.map((entry) => sessionText(entry, stair, record)).join("\n"),
+    stair.reportDay
+      ? t("note.noReport", { date: sayDate(stair.reportDay) })
+      : report
+        ? t("note.report", { date: sayDate(report.trainingDate), pain: report.pain })
+        : "",
+    section(
+      t("note.signals"),
+      stair.signals.map((signal) => label("signal", signal.code)),
+    ),
+    decisions.length === 0
+      ? t("note.noDecisions")
+      : section(
+          t("note.decisions"),
+          decisions.map(({ decision }) => decisionLine(decision, record)),
+        ),
+    section(
+      t("note.proposals"),
+      open.map((item) => proposalLine(item)),
+    ),
+    section(
+      t("note.plan"),
+      stair.items.map((item) => `${item.exercise.name}, ${item.variantName}: ${dose(item)}`),
+    ),
+    gateLine(stair),
+  ]);
+}
+
+/** A handover letter from the record: the course, what was measured, what is missing, what holds now. */
+export function handoverLetter(stair: StairView, gate: GateView): string {
+  const moves = [...gate.moves].reverse();
+  const criteria = gate.gate?.criteria ?? [];
+  const missing = criteria.filter((criterion) => criterion.required && !criterion.passes);
+  const known = criteria.filter((criterion) => criterion.value !== null);
+  const at = stair.stages.findIndex((stage) => stage.code === stair.stage);
+  const next = stair.stages[at + 1];
+  return paragraphs([
+    t("letter.head", { date: sayDate(stair.today) }),
+    personLine(stair),
+    section(
+      t("letter.course"),
+      moves.map((move) =>
+        t("letter.stage", {
+          date: sayDate(localDay(move.at, stair.zone)),
+          stage: move.stageName,
+          reason: move.reason,
+        }),
+      ),
+    ),
+    section(
+      t("letter.measured"),
+      known.map(({ name, value, unit, comparison, threshold, takenOn }) => {
+        const asked = `${comparison === ">=" ? "≥" : "≤"} ${sayQuantity(threshold, unit)}`;
+        return `${name}: ${sayQuantity(value ?? 0, unit)} (${asked}), ${takenOn ? sayDate(takenOn) : ""}`;
+      }),
+    ),
+    gate.gate
+      ? missing.length === 0
+        ? t("letter.nothingMissing")
+        : section(
+            t("letter.missing"),
+            missing.map((c) => `${c.name}: ${t(`criterion.${c.verdict}`)}`),
+          )
+      : "",
+    section(
+      t("letter.limits"),
+      stair.restrictions.map(({ says, until }) =>
+        until === null ? says : `${says}, ${t("stair.until", { date: sayDate(until) })}`,
+      ),
+    ),
+    section(
+      t("note.plan"),
+      stair.items.map((item) => `${item.exercise.name}: ${dose(item)}`),
+    ),
+    next ? t("letter.next", { next: `${next.name}. ${next.aim}` }) : t("letter.lastStage"),
+    t("letter.foot"),
+  ]);
+}
+
+function personLine(stair: StairView): string {
+  const { person, age, diagnosis, involvedSide, daysSinceOnset, stages, stage, stageEnteredOn } = stair;
+  return t("note.person", {
+    name: `${person.givenName} ${person.familyName}`,
+    age,
+    activity: person.activity,
+    diagnosis,
+    side: t(`side.${involvedSide}`),
+    days: daysSinceOnset,
+    stage: stages.find(({ code }) => code === stage)?.name ?? stage,
+    since: sayDate(stageEnteredOn),
+  });
+}
+
+function sessionText({ session }: Of<"session">, { zone }: StairView, record: RecordView): string {
+  const lines = session.items.map(({ itemId, sets }) => saySets(nameOf(record, itemId), sets));
+  return `${t("note.session", { time: sayTime(session.at, zone), pain: session.painBefore })}\n${list(lines)}`;
+}
+
+function decisionLine(decision: Of<"decision">["decision"], record: RecordView): string {
+  const { proposal, applied, reason, action, itemId } = decision;
+  const change = applied ? ` ${sayChange(applied, null)}.` : "";
+  const because = reason ? ` ${t("record.reason", { reason })}.` : "";
+  const said = `${t(`outcome.${proposal.outcome}`)}, ${t(`record.action.${action}`)}`;
+  return `${nameOf(record, itemId)}: ${said}.${change}${because}`;
+}
+
+function proposalLine({ exercise, proposal, maximumN }: StairView["items"][number]): string {
+  const change = proposal.change ? `: ${sayChange(proposal.change, maximumN)}` : "";
+  const why = sayRule(proposal.rule, proposal.evidence);
+  return `${exercise.name}: ${t(`outcome.${proposal.outcome}`)}${change} (${why})`;
+}
+
+function gateLine({ gate, stages, stage }: StairView): string {
+  const next = stages[stages.findIndex(({ code }) => code === stage) + 1];
+  if (!gate || !next) return "";
+  const required = gate.criteria.filter((criterion) => criterion.required);
+  const met = required.filter((criterion) => criterion.passes).length;
+  return t("note.gate", { next: next.name, met, all: required.length });
+}
+
+const dose = ({ prescription, maximumN }: StairView["items"][number]) => sayDose(prescription, maximumN);
+const nameOf = (record: RecordView, itemId: string) =>
+  record.items.find((item) => item.itemId === itemId)?.exercise.name ?? "";
+const section = (title: string, lines: readonly string[]) =>
+  lines.length === 0 ? "" : `${title}\n${list(lines)}`;
+const paragraphs = (parts: readonly string[]) => parts.filter(Boolean).join("\n\n");

@@ -1,0 +1,35 @@
+import type { documentKinds } from "~/core/interchange/daily-contract";
+import { handoverLetter, visitNote } from "~/messages/documents";
+import type { StaffContext } from "~/server/auth/staff-context";
+import { gateView } from "~/server/gate/read-gate";
+import { notFound } from "~/server/http/problem";
+import type { LoadedCase } from "./case-loader";
+import { loadEpisode, noteRead } from "./read-episode";
+import { recordView } from "./read-record";
+import { stairView } from "./stair-view";
+
+type Kind = (typeof documentKinds)[number];
+type Write = (staff: StaffContext, loaded: LoadedCase) => Promise<string>;
+
+/** How each kind of document is made from the record. */
+const writers: Record<Kind, Write> = {
+  "visit-note": async (staff, loaded) => visitNote(stairView(staff, loaded), await recordView(staff, loaded)),
+  "handover-letter": async (staff, loaded) =>
+    handoverLetter(stairView(staff, loaded), gateView(staff, loaded)),
+};
+
+/** A document as it is proposed from the record, to be edited and signed. @throws ApiProblem 404 for an unknown kind */
+export async function proposeDocument(staff: StaffContext, id: string, kind: string) {
+  const loaded = await loadEpisode(staff, id);
+  const write = Object.hasOwn(writers, kind) ? writers[kind as Kind] : null;
+  if (!write) throw notFound();
+  await noteRead(staff, id, `propose-${kind}`);
+  const { givenName, familyName } = loaded.head.person;
+  return {
+    episodeId: id,
+    kind: kind as Kind,
+    name: `${givenName} ${familyName}`,
+    text: await write(staff, loaded),
+    maySign: stairView(staff, loaded).maySign,
+  };
+}

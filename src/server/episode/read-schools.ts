@@ -1,0 +1,26 @@
+import { compareSchools } from "~/core/interchange/compare-schools";
+import type { SchoolComparison } from "~/core/interchange/daily-contract";
+import { replayDecisions, type Replay } from "~/core/interchange/replay-decisions";
+import type { StaffContext } from "~/server/auth/staff-context";
+import { notFound } from "~/server/http/problem";
+import { loadEpisode, noteRead } from "./read-episode";
+
+/** One item's record judged by every pain school. @throws ApiProblem 404 for an item that is not in the plan */
+export async function readSchools(
+  staff: StaffContext,
+  id: string,
+  itemId: string,
+): Promise<SchoolComparison> {
+  const { file } = await loadEpisode(staff, id);
+  await noteRead(staff, id, "read-schools");
+  const comparison = compareSchools(file, itemId);
+  if (!comparison) throw notFound();
+  return comparison;
+}
+
+/** Every signed proposal of an episode, made again from the record as it was known then. */
+export async function readReplay(staff: StaffContext, id: string): Promise<Replay> {
+  const { file } = await loadEpisode(staff, id);
+  await noteRead(staff, id, "replay-decisions");
+  return replayDecisions(file);
+}

@@ -1,0 +1,43 @@
+import type { KeptSessionDraft, SessionDraftBody } from "~/core/interchange/daily-contract";
+import type { StaffContext } from "~/server/auth/staff-context";
+import { now } from "~/server/clock";
+import { pool } from "~/server/db/connection";
+import { notFound } from "~/server/http/problem";
+import { findEpisode } from "./episode-repository";
+import { loadEpisode, noteRead, uuidShape } from "./read-episode";
+import { findSessionDraft, saveSessionDraft } from "./session-draft-repository";
+import { stairView } from "./stair-view";
+
+/** Keeps the session that is being recorded, so that another device, or this one after a failure, goes on with it. */
+export async function keepSessionDraft(
+  staff: StaffContext,
+  episodeId: string,
+  draft: SessionDraftBody,
+): Promise<{ id: string; savedAt: string }> {
+  await needEpisode(staff, episodeId);
+  const savedAt = now();
+  await saveSessionDraft(pool(), staff, episodeId, draft, savedAt);
+  return { id: draft.id, savedAt };
+}
+
+export async function readSessionDraft(staff: StaffContext, episodeId: string): Promise<KeptSessionDraft> {
+  await needEpisode(staff, episodeId);
+  const draft = await findSessionDraft(pool(), staff.clinicId, episodeId);
+  if (draft) await noteRead(staff, episodeId, "read-session-draft");
+  return { draft };
+}
+
+async function needEpisode(staff: StaffContext, id: string): Promise<void> {
+  const found = uuidShape.test(id) && (await findEpisode(pool(), staff.clinicId, id));
+  if (!found) throw notFound();
+}
+
+/** Everything the session view begins with: the stair, an unfinished session, and the one to be corrected, if any. */
+export async function readSessionForm(staff: StaffContext, episodeId: string, correct: string | null) {
+  const loaded = await loadEpisode(staff, episodeId);
+  await noteRead(staff, episodeId, "read-stair");
+  const correcting = loaded.file.sessions.find((session) => session.id === correct) ?? null;
+  if (correct !== null && !correcting) throw notFound();
+  const kept = correcting ? null : await findSessionDraft(pool(), staff.clinicId, episodeId);
+  return { stair: stairView(staff, loaded), kept, correcting };
+}

@@ -1,0 +1,207 @@
+import fc from "fast-check";
+import { startingExercises } from "~/catalogue/exercises/all";
+import { measuresOf } from "~/catalogue/pathways/measures-of";
+import { pathwayByCode } from "~/catalogue/pathways/all";
+import { stopSignalCodes } from "~/core/intake/stop-signal";
+import { caseFormat, caseVersion, type CaseFile } from "~/core/interchange/case-file";
+import { reviewCase, type ItemReview } from "~/core/interchange/review-case";
+import { firstPrescription, variantOf } from "~/core/progression/exercise";
+import { sidesOf } from "~/core/progression/sides-of";
+import { painSchoolCodes } from "~/core/response/pain-school";
+import type { SetRecord } from "~/core/response/session-record";
+import { addDays } from "~/core/schedule/local-day";
+
+const planned = [
+  ["side-step-up", "side-step-up-held"],
+  ["bridge", "bridge-two-legs"],
+  ["back-extension", "back-extension-bench"],
+  ["two-leg-squat", "squat-goblet"],
+] as const;
+
+const firstDay = "2026-03-10";
+
+/** One day of training of a patient: how it went, as shares and offsets that the plan of that day turns into sets. */
+interface LivedDay {
+  readonly gap: number;
+  readonly before: number;
+  readonly work: readonly {
+    readonly share: number;
+    readonly pain: number;
+    readonly effort: number;
+    readonly marked: boolean;
+  }[];
+  /** Pain of the next morning above the pain before; null: no report. */
+  readonly rise: number | null;
+  readonly swelling: "same" | "more";
+  readonly reportAfterHours: number;
+  readonly signs: boolean;
+}
+
+const mostlyLow = (low: number, high: number) =>
+  fc.oneof(
+    { weight: 5, arbitrary: fc.integer({ min: 0, max: low }) },
+    { weight: 1, arbitrary: fc.integer({ min: 0, max: high }) },
+  );
+
+const livedDay: fc.Arbitrary<LivedDay> = fc.record({
+  gap: fc.constantFrom(1, 2, 2, 2, 3, 5, 9, 17),
+  before: mostlyLow(1, 5),
+  work: fc.array(
+    fc.record({
+      share: fc.constantFrom(0, 0.7, 1, 1, 1, 1, 1),
+      pain: mostlyLow(2, 8),
+      effort: fc.constantFrom(5, 6, 6, 7, 7, 9),
+      marked: fc.constantFrom(false, false, false, false, false, true),
+    }),
+    { minLength: planned.length, maxLength: planned.length },
+  ),
+  rise: fc.option(fc.constantFrom(0, 0, 0, 0, 1, 1, 2, 4), { freq: 8 }),
+  swelling: fc.constantFrom("same", "same", "same", "same", "more"),
+  reportAfterHours: fc.constantFrom(21, 21, 21, 40),
+  signs: fc.constantFrom(true, true, true, false),
+});
+
+/** A record lived from a plan of four exercises: trained, reported, and most of what was proposed signed. */
+export const arbitraryCase: fc.Arbitrary<CaseFile> = fc
+  .record({
+    days: fc.array(livedDay, { minLength: 1, maxLength: 10 }),
+    school: fc.constantFrom(...painSchoolCodes),
+    irritability: fc.constantFrom("low" as const, "high" as const),
+    hoursAfter: fc.integer({ min: 1, max: 90 }),
+  })
+  .map(({ days, school, irritability, hoursAfter }) => {
+    const file = emptyCase(school, irritability);
+    let date = firstDay;
+    days.forEach((day, n) => {
+      live(file, day, n, date);
+      if (n < days.length - 1) date = addDays(date, day.gap);
+    });
+    const asOf = hoursLater(`${date}T09:00:00Z`, hoursAfter);
+    return { ...file, asOf, reports: file.reports.filter(({ receivedAt }) => receivedAt <= asOf) };
+  });
+
+/** A stop signal of any kind, seen in one of the exercises. */
+export const arbitrarySignal = fc
+  .record({ code: fc.constantFrom(...stopSignalCodes), item: fc.constantFrom(...planned.map(([id]) => id)) })
+  .map(({ code, item }) => ({ code, itemId: item }));
+
+function emptyCase(school: CaseFile["schools"][number]["school"], irritability: "low" | "high"): CaseFile {
+  const pathway = pathwayByCode("kneecap-pain");
+  return {
+    format: caseFormat,
+    version: caseVersion,
+    asOf: `${firstDay}T07:00:00Z`,
+    zone: "Europe/Vienna",
+    episode: {
+      id: "e",
+      involvedSide: "left",
+      onsetOn: "2026-01-10",
+      irritability,
+      startedAt: "2026-03-01T08:00:00Z",
+    },
+    pathway,
+    exercises: startingExercises.filter(({ id }) => planned.some(([used]) => used === id)),
+    measures: measuresOf(pathway),
+    stageMoves: [{ id: "m", at: "2026-03-01T08:00:00Z", stage: "capacity", reason: "placed" }],
+    schools: [{ id: "s", at: "2026-03-01T08:00:00Z", school, reason: "chosen" }],
+    restrictions: [],
+    items: planned.map(([exerciseId, variantId]) => {
+      const exercise = exerciseOf(exerciseId);
+      const prescription = firstPrescription(variantOf(exercise, variantId));
+      const prescriptions = [{ id: `${exerciseId}-0`, from: "2026-03-09T08:00:00Z", prescription }];
+      return { id: exerciseId, exerciseId, lane: exercise.lane, prescriptions };
+    }),
+    sessions: [],
+    reports: [],
+    results: [],
+    decisions: [],
+    clearances: [],
+  };
+}
+
+function live(file: CaseFile, day: LivedDay, n: number, date: string): void {
+  if (day.signs) signEverything(file, `${date}T07:00:00Z`, n);
+  const at = `${date}T09:00:00Z`;
+  const { items } = reviewCase({ ...file, asOf: at });
+  file.sessions.push({
+    id: `session-${n}`,
+    at,
+    painBefore: day.before,
+    items: items.map((item, i) => ({ itemId: item.itemId, sets: setsOf(item, day.work[i]) })),
+  });
+  if (day.rise === null) return;
+  file.reports.push({
+    id: `report-${n}`,
+    trainingDate: date,
+    receivedAt: hoursLater(at, day.reportAfterHours),
+    pain: Math.min(10, day.before + day.rise),
+    swelling: day.swelling,
+  });
+}
+
+function setsOf(
+  { exerciseId, prescription }: ItemReview,
+  work: LivedDay["work"][number] | undefined,
+): SetRecord[] {
+  if (!work) throw new RangeError("a day has work for every exercise");
+  const { dose } = prescription;
+  const exercise = exerciseOf(exerciseId);
+  const sides =
+    sidesOf(exercise, prescription) === "each-side" ? (["left", "right"] as const) : (["both"] as const);
+  const [fault] = exercise.faults;
+  return Array.from({ length: dose.sets }, () =>
+    sides.map((side): SetRecord => ({
+      side,
+      ...(dose.reps ? { reps: Math.round(dose.reps.top * work.share) } : {}),
+      ...(dose.hold ? { holdSeconds: dose.hold.top } : {}),
+      ...(dose.loadKg === undefined ? {} : { loadKg: dose.loadKg }),
+      painDuring: work.pain,
+      painSite: "episode",
+      effort: work.effort,
+      faults: work.marked && fault ? [{ fault: fault.code, severity: "marked", reps: "some" }] : [],
+    })),
+  ).flat();
+}
+
+/** Accepts every step and every ease of that morning, one after the other, as a clinician would. */
+function signEverything(file: CaseFile, at: string, n: number): void {
+  const review = reviewCase({ ...file, asOf: at });
+  for (const { itemId, prescription } of review.items) {
+    const present = reviewCase({ ...file, asOf: at });
+    const proposal = present.items.find((item) => item.itemId === itemId)?.proposal;
+    const change = proposal?.change;
+    if (!proposal || !change || !("knob" in change)) continue;
+    const eased = proposal.outcome === "ease";
+    file.decisions.push({
+      id: `decision-${n}-${itemId}`,
+      itemId,
+      at,
+      action: "accept",
+      signedBy: "staff",
+      reason: null,
+      school: present.school,
+      proposal,
+      applied: change,
+      signedChange: {
+        at,
+        direction: eased ? "easier" : "harder",
+        knob: change.knob,
+        before: prescription,
+        ...(eased ? { cause: proposal.rule.replace(/^ease-/, "") as "flare" } : {}),
+      },
+    });
+    file.items
+      .find((item) => item.id === itemId)
+      ?.prescriptions.push({ id: `${itemId}-${n + 1}`, from: at, prescription: change.prescription });
+  }
+}
+
+function exerciseOf(id: string) {
+  const found = startingExercises.find((exercise) => exercise.id === id);
+  if (!found) throw new RangeError(`no exercise ${id}`);
+  return found;
+}
+
+function hoursLater(at: string, hours: number): string {
+  return new Date(Date.parse(at) + hours * 3_600_000).toISOString();
+}

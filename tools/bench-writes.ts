@@ -1,0 +1,171 @@
+import type { RowDataPacket } from "mysql2";
+import { v7 as uuid } from "uuid";
+import type { SessionBody, StairView } from "~/core/interchange/contract";
+import { sidesOf } from "~/core/progression/sides-of";
+import { pool } from "~/server/db/connection";
+import { inTransaction } from "~/server/db/transaction";
+import { insertSession } from "~/server/episode/fact-writer";
+import { demoClinic, demoStaffId } from "~demo/clinic";
+import type { Row } from "./bench-compare";
+
+const perSecond = 60;
+const seconds = 60;
+const replayShare = 0.05;
+const people = 100;
+
+export interface WriteReport {
+  readonly row: Row;
+  /** What became of the writes: each must stand in the record once. */
+  readonly said: string;
+}
+
+interface Target {
+  readonly episodeId: string;
+  readonly items: StairView["items"];
+}
+
+/**
+ * Sends 60 sessions a second for a minute to two processes, one in twenty a second time, kills one process half-way,
+ * and sends what was not acknowledged to the other. Then counts what stands in the record.
+ *
+ * @param victim id of the process behind the first address
+ */
+export async function sessionWrites(
+  urls: readonly [string, string],
+  victim: number,
+  cookie: string,
+  ids: readonly string[],
+): Promise<WriteReport> {
+  const targets = await findTargets(urls[0], cookie, ids);
+  const took: number[] = [];
+  const acknowledged = new Set<string>();
+  let replays = 0;
+  let alive = true;
+  const send = async (url: string, episodeId: string, body: SessionBody) => {
+    const started = performance.now();
+    const reply = await fetch(`${url}/api/episodes/${episodeId}/sessions`, {
+      method: "POST",
+      headers: { "content-type": "application/json", origin: url, cookie },
+      body: JSON.stringify(body),
+    });
+    if (reply.status !== 201) throw new Error(`${reply.status} ${await reply.text()}`);
+    await reply.arrayBuffer();
+    took.push(performance.now() - started);
+    acknowledged.add(body.id);
+  };
+  const untilRecorded = async (n: number, episodeId: string, body: SessionBody) => {
+    const first = alive ? urls[n % 2] : urls[1];
+    try {
+      await send(first ?? urls[1], episodeId, body);
+    } catch {
+      await send(urls[1], episodeId, body);
+    }
+  };
+  const sent: Promise<unknown>[] = [];
+  const started = performance.now();
+  for (let n = 0; n < perSecond * seconds; n += 1) {
+    const due = started + (n * 1000) / perSecond;
+    const early = due - performance.now();
+    if (early > 0) await new Promise((resolve) => setTimeout(resolve, early));
+    if (alive && n >= (perSecond * seconds) / 2) {
+      alive = false;
+      process.kill(victim, "SIGKILL");
+    }
+    const target = targets[n % targets.length];
+    if (!target) throw new Error("nobody to write for");
+    const body = sessionOf(target, n);
+    const again = Math.random() < replayShare;
+    if (again) replays += 1;
+    const write = untilRecorded(n, target.episodeId, body);
+    sent.push(again ? Promise.all([write, untilRecorded(n + 1, target.episodeId, body)]) : write);
+  }
+  const results = await Promise.allSettled(sent);
+  const wall = (performance.now() - started) / 1000;
+  const refused = results.filter(({ status }) => status === "rejected").length;
+  const [rows] = await pool().query<RowDataPacket[]>(
+    `SELECT COUNT(DISTINCT s.id) AS stored, COUNT(*) AS sets
+       FROM sessions s JOIN session_sets t ON t.clinic_id = s.clinic_id AND t.session_id = s.id
+      WHERE s.clinic_id = ? AND s.id IN (?)`,
+    [demoClinic.id, [...acknowledged]],
+  );
+  const stored = Number(rows[0]?.["stored"]);
+  const sets = Number(rows[0]?.["sets"]);
+  const lost = acknowledged.size - stored;
+  const doubled = sets - setsOf(targets) * stored;
+  const sorted = [...took].sort((a, b) => a - b);
+  const at = (share: number) => sorted[Math.floor(share * (sorted.length - 1))] ?? 0;
+  const said =
+    `${perSecond * seconds} sessions in ${wall.toFixed(1)} s (${perSecond} a second), ${replays} sent twice, one of two ` +
+    `processes killed half-way: ${stored} stored, ${lost} lost, ${doubled} sets doubled, ${refused} unanswered; ` +
+    `median ${at(0.5).toFixed(0)} ms, 95 % within ${at(0.95).toFixed(0)} ms.`;
+  const bare = await bareWrites(targets);
+  return {
+    row: {
+      what: "a session recorded, its stair answered (median under 60 a second)",
+      baseline: "inserting the same rows in a transaction, bare and alone",
+      target: "reported",
+      oursMs: at(0.5),
+      baselineMs: bare,
+    },
+    said,
+  };
+}
+
+/** Episodes with something to do, and what their plans ask. */
+async function findTargets(url: string, cookie: string, ids: readonly string[]): Promise<Target[]> {
+  const found: Target[] = [];
+  for (const episodeId of ids) {
+    const reply = await fetch(`${url}/api/episodes/${episodeId}`, { headers: { cookie } });
+    const { items } = (await reply.json()) as StairView;
+    const plain = items.filter(({ prescription: { dose } }) => dose.reps && !dose.hold).slice(0, 1);
+    if (plain.length > 0) found.push({ episodeId, items: plain });
+    if (found.length === people) break;
+  }
+  return found;
+}
+
+const setsEach = 2;
+const setsOf = (targets: readonly Target[]) => setsEach * (targets[0]?.items.length ?? 0);
+
+function sessionOf({ items }: Target, n: number): SessionBody {
+  return {
+    id: uuid(),
+    occurredAt: new Date(Date.now() - 1000).toISOString(),
+    painBefore: n % 3,
+    items: items.map(({ itemId, exercise, prescription }) => ({
+      itemId,
+      sets: Array.from({ length: setsEach }, (_, i) => ({
+        side:
+          sidesOf(exercise, prescription) === "each-side"
+            ? ((["left", "right"] as const)[i % 2] ?? ("left" as const))
+            : ("both" as const),
+        reps: prescription.dose.reps?.top ?? 8,
+        ...(prescription.dose.loadKg === undefined ? {} : { loadKg: prescription.dose.loadKg }),
+        painDuring: n % 4,
+        painSite: "episode" as const,
+        effort: 6,
+        faults: [],
+      })),
+    })),
+  };
+}
+
+/** Median milliseconds of writing such a session by SQL alone. */
+async function bareWrites(targets: readonly Target[]): Promise<number> {
+  const took: number[] = [];
+  for (let n = 0; n < 100; n += 1) {
+    const target = targets[n % targets.length];
+    if (!target) break;
+    const started = performance.now();
+    const at = new Date().toISOString();
+    const writing = {
+      clinicId: demoClinic.id,
+      staffId: demoStaffId("clinician"),
+      episodeId: target.episodeId,
+      at,
+    };
+    await inTransaction((db) => insertSession(db, writing, sessionOf(target, n)));
+    took.push(performance.now() - started);
+  }
+  return took.sort((a, b) => a - b)[50] ?? 0;
+}

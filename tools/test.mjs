@@ -48,9 +48,11 @@ function runCheck({ says, command: [file, ...args] }) {
     const output = [];
     for (const stream of [child.stdout, child.stderr]) stream.on("data", (chunk) => output.push(chunk));
     child.once("close", (status) => {
+      const said = Buffer.concat(output).toString();
       say(says);
-      process.stdout.write(Buffer.concat(output));
-      resolve(status === 0 ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 });
+      process.stdout.write(said);
+      if (status === 0) resolve({ passed: 1, failed: 0 });
+      else resolve({ passed: 0, failed: 1, failures: [`${says}\n${firstLines(said)}`] });
     });
   });
 }
@@ -75,12 +77,28 @@ async function runSuite(name) {
     { NODE_ENV: "test" },
   );
   try {
-    const { numPassedTests, numFailedTests } = JSON.parse(readFileSync(report, "utf8"));
-    return { passed: numPassedTests, failed: Math.max(numFailedTests, status === 0 ? 0 : 1) };
+    const { numPassedTests, numFailedTests, testResults } = JSON.parse(readFileSync(report, "utf8"));
+    return {
+      passed: numPassedTests,
+      failed: Math.max(numFailedTests, status === 0 ? 0 : 1),
+      failures: testResults.flatMap((file) => failuresOf(name, file)),
+    };
   } catch {
     return { passed: 0, failed: 1 };
   }
 }
+
+/** What failed in a test file, each in a few lines: said again at the very end, where a long log is looked at first. */
+function failuresOf(suite, { name: file, message, assertionResults }) {
+  const place = `${suite} · ${path.relative(repositoryRoot, file)}`;
+  const failed = assertionResults.filter((result) => result.status === "failed");
+  if (failed.length === 0) return message ? [`${place}\n${firstLines(message)}`] : [];
+  return failed.map(
+    ({ fullName, failureMessages }) => `${place} · ${fullName}\n${firstLines(failureMessages.join("\n"))}`,
+  );
+}
+
+const firstLines = (text) => text.split("\n").slice(0, 12).join("\n").slice(0, 1_500);
 
 await runPlainly(async () => {
   const wanted = process.argv.slice(2);
@@ -95,6 +113,8 @@ await runPlainly(async () => {
   }
   for (const name of wanted.length > 0 ? wanted : Object.keys(suites)) results.push(await runSuite(name));
   rmSync(scratch, { recursive: true, force: true });
+  for (const failure of results.flatMap((result) => result.failures ?? []))
+    process.stdout.write(`\n✗ ${failure}\n`);
   const total = (key) => results.reduce((sum, result) => sum + result[key], 0);
   process.stdout.write(`\n${total("passed")} passed, ${total("failed")} failed\n`);
   process.exitCode = total("failed") === 0 ? 0 : 1;

@@ -1,11 +1,11 @@
-import { cpSync, mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { cpSync, mkdtempSync, rmSync } from "node:fs";
 import os from "node:os";
 import path from "node:path";
 import { startApplication } from "../../tools/machine/application.mjs";
 import { startMariaDb } from "../../tools/machine/mariadb.mjs";
 import { prepareDatabase } from "../../tools/machine/prepare.mjs";
 import { endProcess } from "../../tools/machine/processes.mjs";
-import { clockAt } from "../../tools/machine/template.mjs";
+import { clockAt, moveClock } from "../../tools/machine/template.mjs";
 
 export interface Servers {
   /** Base URLs of the application processes. */
@@ -22,7 +22,7 @@ export interface Servers {
 export async function startServers(processes: number): Promise<Servers> {
   const folder = mkdtempSync(path.join(os.tmpdir(), "stair-servers-"));
   const clock = clockAt(folder);
-  const setClock = (instant: string) => writeFileSync(clock.STAIR_CLOCK_FILE, instant);
+  const setClock = (instant: string) => moveClock(clock.STAIR_CLOCK_FILE, instant);
   const place = path.join(folder, "db");
   const template = process.env["STAIR_TEST_TEMPLATE"];
   if (template) cpSync(template, place, { recursive: true });

@@ -1,4 +1,4 @@
-import { rmSync, writeFileSync } from "node:fs";
+import { renameSync, rmSync, writeFileSync } from "node:fs";
 import path from "node:path";
 import { startMariaDb } from "./mariadb.mjs";
 import { prepareDatabase } from "./prepare.mjs";
@@ -9,8 +9,14 @@ export const beginning = "2026-03-10T09:00:00.000Z";
 /** Puts a clock file that stands at the beginning into a folder. @returns the environment that reads it */
 export function clockAt(folder) {
   const file = path.join(folder, "clock");
-  writeFileSync(file, beginning);
+  moveClock(file, beginning);
   return { NODE_ENV: "test", STAIR_CLOCK_FILE: file };
+}
+
+/** Moves a clock file in one step: who reads meanwhile sees the old instant or the new one, never an empty file. */
+export function moveClock(file, instant) {
+  writeFileSync(`${file}.next`, instant);
+  renameSync(`${file}.next`, file);
 }
 
 /**

@@ -71,7 +71,10 @@ export async function staleEpisodes(
   }));
 }
 
-/** Keeps states; one computed from an older version of its episode never takes the place of a newer one. */
+/**
+ * Keeps states; one computed from an older version of its episode never takes the place of a newer one. Rows go in by id,
+ * so that two who keep the same ones wait for each other instead of ending each other.
+ */
 export async function keepStates(
   db: Queryable,
   clinicId: string,
@@ -92,15 +95,17 @@ export async function keepStates(
        valid_until = IF(${newer}, VALUES(valid_until), valid_until),
        episode_version = GREATEST(VALUES(episode_version), episode_version)`,
     [
-      kept.map(({ episodeId, episodeVersion, state, validUntil }) => [
-        clinicId,
-        episodeId,
-        episodeVersion,
-        engineVersion,
-        toDatabaseTime(computedAt),
-        toDatabaseTime(validUntil),
-        JSON.stringify(state),
-      ]),
+      [...kept]
+        .sort((a, b) => (a.episodeId < b.episodeId ? -1 : 1))
+        .map(({ episodeId, episodeVersion, state, validUntil }) => [
+          clinicId,
+          episodeId,
+          episodeVersion,
+          engineVersion,
+          toDatabaseTime(computedAt),
+          toDatabaseTime(validUntil),
+          JSON.stringify(state),
+        ]),
     ],
   );
 }

@@ -3,6 +3,7 @@ import { caseloadState } from "~/core/interchange/caseload-state";
 import type { CaseloadState } from "~/core/interchange/contract";
 import { validUntil } from "~/core/interchange/valid-until";
 import type { Queryable } from "~/server/db/connection";
+import { isConflict } from "~/server/db/transaction";
 import { loadCases, type LoadedCase } from "~/server/episode/case-loader";
 import { reviewOf } from "~/server/episode/review-of";
 import { findEpisodes } from "~/server/episode/episode-repository";
@@ -10,7 +11,10 @@ import { keepStates } from "./caseload-repository";
 
 const atOnce = 50;
 
-/** Computes and keeps the caseload's state of cases that are loaded already. */
+/**
+ * Computes the caseload's state of cases that are loaded already, and keeps it. A row that somebody else's lock kept from
+ * being written stays stale: every reader computes it again, and so does the sweeper.
+ */
 export async function projectLoaded(
   db: Queryable,
   clinicId: string,
@@ -23,7 +27,11 @@ export async function projectLoaded(
     validUntil: validUntil(file),
   }));
   const [first] = loaded;
-  if (first) await keepStates(db, clinicId, kept, first.file.asOf, engineVersion);
+  if (first) {
+    await keepStates(db, clinicId, kept, first.file.asOf, engineVersion).catch((error: unknown) => {
+      if (!isConflict(error)) throw error;
+    });
+  }
   return new Map(kept.map(({ episodeId, state }) => [episodeId, state]));
 }
 

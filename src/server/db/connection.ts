@@ -39,9 +39,9 @@ export function toDatabaseTime(instant: string): string {
   return new Date(instant).toISOString().replace("T", " ").replace("Z", "");
 }
 
-/** A DATETIME(3) from the database as an ISO instant. */
+/** A DATETIME(3) from the database as an ISO instant, the same from either protocol: one of them leaves off .000. */
 export function fromDatabaseTime(text: string): string {
-  return `${text.replace(" ", "T")}Z`;
+  return `${text.replace(" ", "T")}${text.includes(".") ? "" : ".000"}Z`;
 }
 
 /** A JSON column's value; drivers and functions hand it over as text or parsed. */

@@ -3,6 +3,8 @@ import { pool, type Connection } from "./connection";
 
 /** 1213 deadlock (and certification conflict), 1205 lock wait, 1047 node not ready. */
 const retriedNumbers = new Set([1213, 1205, 1047]);
+/** Numbers with which MariaDB ends one of two that stood in each other's way. */
+const conflictNumbers = new Set([1213, 1205]);
 const lostConnection = new Set(["PROTOCOL_CONNECTION_LOST", "ECONNRESET", "EPIPE"]);
 const attempts = 5;
 
@@ -21,11 +23,19 @@ export async function inTransaction<T>(work: (connection: Connection) => Promise
   }
 }
 
-async function once<T>(work: (connection: Connection) => Promise<T>): Promise<T> {
+/** Reads several statements' worth as of one instant, whoever writes meanwhile. */
+export function inSnapshot<T>(work: (connection: Connection) => Promise<T>): Promise<T> {
+  return once(work, "START TRANSACTION WITH CONSISTENT SNAPSHOT, READ ONLY");
+}
+
+async function once<T>(
+  work: (connection: Connection) => Promise<T>,
+  begin = "START TRANSACTION",
+): Promise<T> {
   const connection = await pool().getConnection();
   let broken = false;
   try {
-    await connection.beginTransaction();
+    await connection.query(begin);
     const result = await work(connection);
     await connection.commit();
     return result;
@@ -37,6 +47,11 @@ async function once<T>(work: (connection: Connection) => Promise<T>): Promise<T>
     if (broken) connection.destroy();
     else connection.release();
   }
+}
+
+/** True when somebody else's lock ended this statement: whoever can do without its effect may go on. */
+export function isConflict(error: unknown): boolean {
+  return conflictNumbers.has(Number((error as { errno?: number }).errno));
 }
 
 function isRetried(error: unknown): boolean {

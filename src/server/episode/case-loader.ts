@@ -4,10 +4,11 @@ import { personalLimits, type Circumstances } from "~/core/intake/intake";
 import type { Measure } from "~/core/measure/measure";
 import type { Pathway } from "~/core/pathway/pathway";
 import type { Exercise } from "~/core/progression/exercise";
-import type { Queryable } from "~/server/db/connection";
+import { pool, type Queryable } from "~/server/db/connection";
+import { inSnapshot } from "~/server/db/transaction";
 import { readParts, rereadParts, type CaseParts } from "./case-parts";
 import { definitionsBehind, type Definition } from "./definition-repository";
-import type { EpisodeHead } from "./episode-repository";
+import { findEpisodes, type EpisodeHead } from "./episode-repository";
 import type { FactTable } from "./fact-writer";
 
 type Lists = Required<CaseFile>;
@@ -49,8 +50,10 @@ const keyOf = (clinicId: string, episodeId: string) => `${clinicId} ${episodeId}
 
 /**
  * Loads whole cases: the one way from the database to the core. What is kept of the version at hand is used; the rest is
- * read with a fixed number of queries, however many episodes.
+ * read with a fixed number of queries, however many episodes, and as of one instant: a write that comes between two of the
+ * queries is seen by all of them or by none.
  *
+ * @param db the connection of a transaction that holds the episode, or the pool
  * @param asOf the instant at which the case is to be judged
  */
 export async function loadCases(
@@ -66,12 +69,25 @@ export async function loadCases(
     if (found?.version === head.version) known.set(head.id, found);
   }
   const unknown = heads.filter((head) => !known.has(head.id));
-  for (const [id, entry] of await readKept(db, clinicId, unknown)) {
+  const current = new Map<string, EpisodeHead>();
+  const readUnknown = async (from: Queryable, present: readonly EpisodeHead[]) => {
+    for (const head of present) current.set(head.id, head);
+    return readKept(from, clinicId, present);
+  };
+  const ids = unknown.map(({ id }) => id);
+  const read =
+    db === pool() && unknown.length > 0
+      ? await inSnapshot(async (snapshot) =>
+          readUnknown(snapshot, await findEpisodes(snapshot, clinicId, ids)),
+        )
+      : await readUnknown(db, unknown);
+  for (const [id, entry] of read) {
     known.set(id, entry);
     // A long list is read once and passes; a case that somebody works on comes again.
     if (heads.length === 1) kept.set(keyOf(clinicId, id), entry);
   }
-  return heads.flatMap((head) => {
+  return heads.flatMap((given) => {
+    const head = current.get(given.id) ?? given;
     const entry = known.get(head.id);
     return entry ? [{ head, ...entry.made, file: { ...entry.made.file, zone, asOf } }] : [];
   });

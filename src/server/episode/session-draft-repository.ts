@@ -53,9 +53,9 @@ export async function dropSessionDraft(
   episodeId: string,
   id: string,
 ): Promise<void> {
-  await db.execute("DELETE FROM session_drafts WHERE clinic_id = ? AND episode_id = ? AND id = ?", [
-    clinicId,
-    episodeId,
-    id,
-  ]);
+  await db.execute(
+    `DELETE d FROM session_drafts d FORCE INDEX (PRIMARY)
+      WHERE d.clinic_id = ? AND d.episode_id = ? AND d.id = ?`,
+    [clinicId, episodeId, id],
+  );
 }

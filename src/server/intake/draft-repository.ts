@@ -44,5 +44,8 @@ export async function listDrafts(db: Queryable, clinicId: string): Promise<Draft
 }
 
 export async function dropDraft(db: Queryable, clinicId: string, id: string): Promise<void> {
-  await db.execute("DELETE FROM intake_drafts WHERE clinic_id = ? AND id = ?", [clinicId, id]);
+  await db.execute("DELETE d FROM intake_drafts d FORCE INDEX (PRIMARY) WHERE d.clinic_id = ? AND d.id = ?", [
+    clinicId,
+    id,
+  ]);
 }

@@ -1,0 +1,50 @@
+import { afterAll, beforeAll, expect, it } from "vitest";
+import { v7 as uuid } from "uuid";
+import type { CaseloadRow } from "~/core/interchange/contract";
+import type { GateView } from "~/core/interchange/measure-contract";
+import { addDays } from "~/core/schedule/local-day";
+import { startServers, type Servers } from "~tests/harness/servers";
+import { signedIn, type Client, type Reply } from "~tests/harness/client";
+
+let servers: Servers;
+
+beforeAll(async () => {
+  servers = await startServers(2);
+});
+afterAll(() => servers.stop());
+
+const failed = (replies: readonly Reply[]) =>
+  replies.filter(({ status }) => status >= 500).map(({ status, body }) => [status, body.title]);
+
+/** Signs a move past the gate, or back again: whichever the record allows. */
+async function moveStage(client: Client, id: string): Promise<Reply[]> {
+  const seen = await client.get(`/api/episodes/${id}/gate`);
+  const view = seen.body as GateView;
+  const place = view.stages?.findIndex((stage) => stage.code === view.stage) ?? 0;
+  const back = place > 0;
+  const signed = await client.post(`/api/episodes/${id}/gate`, {
+    id: uuid(),
+    expectedVersion: view.version,
+    action: back ? "back" : "override",
+    stage: view.stages?.[back ? place - 1 : place + 1]?.code,
+    reason: "Tried beside everything else",
+  });
+  return [seen, signed];
+}
+
+it("whole mornings at two processes at once: every row overtaken, everybody reads and signs, nothing fails", async () => {
+  const replies: Reply[] = [];
+  for (let day = 1; day <= 3; day += 1) {
+    servers.setClock(`${addDays("2026-03-10", day)}T09:00:00.000Z`);
+    const here = await signedIn(servers.urls[0] as string);
+    const clients = [here, here.at(servers.urls[1] as string)];
+    const rows = (await here.get("/api/caseload")).body.rows as CaseloadRow[];
+    servers.setClock(`${addDays("2026-03-10", day)}T09:30:00.000Z`);
+    const work = rows.map((row, n) => moveStage(clients[n % 2] as Client, row.episodeId));
+    const reads = Array.from({ length: 24 }, (_, n) => (clients[n % 2] as Client).get("/api/caseload"));
+    const done = await Promise.all([...work, ...reads.map(async (read) => [await read])]);
+    replies.push(...done.flat());
+  }
+  expect(failed(replies)).toEqual([]);
+  expect(replies.filter(({ status }) => status === 201).length).toBeGreaterThan(40);
+});

@@ -118,7 +118,7 @@ function personLine(stair: StairView): string {
 }
 
 function sessionText({ session }: Of<"session">, { zone }: StairView, record: RecordView): string {
-  const lines = session.items.map(({ itemId, sets }) => saySets(nameOf(record, itemId), sets));
+  const lines = session.items.map(({ itemId, sets }) => saySets(exerciseOf(record, itemId), sets));
   return `${t("note.session", { time: sayTime(session.at, zone), pain: session.painBefore })}\n${list(lines)}`;
 }
 
@@ -145,8 +145,9 @@ function gateLine({ gate, stages, stage }: StairView): string {
 }
 
 const dose = ({ prescription, maximumN }: StairView["items"][number]) => sayDose(prescription, maximumN);
-const nameOf = (record: RecordView, itemId: string) =>
-  record.items.find((item) => item.itemId === itemId)?.exercise.name ?? "";
+const exerciseOf = (record: RecordView, itemId: string) =>
+  record.items.find((item) => item.itemId === itemId)?.exercise ?? { name: "", faults: [] };
+const nameOf = (record: RecordView, itemId: string) => exerciseOf(record, itemId).name;
 const section = (title: string, lines: readonly string[]) =>
   lines.length === 0 ? "" : `${title}\n${list(lines)}`;
 const paragraphs = (parts: readonly string[]) => parts.filter(Boolean).join("\n\n");

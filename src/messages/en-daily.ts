@@ -88,10 +88,6 @@ export const daily = {
   "quick.empty": "Type what was done. Tab completes, Enter takes it.",
   "quick.help": "Quick line",
   "quick.matched": "the other side matched",
-  "quick.seen.marked": "{fault}, spoiled reps: {reps}",
-  "quick.seen.slight": "{fault}, slight, reps: {reps}",
-  "quick.spoiled.some": "some",
-  "quick.spoiled.most": "most",
   "quick.asPlanned.hold": "hold as planned",
   "quick.asPlanned.load": "load as planned",
   "quick.helpIntro":

@@ -122,7 +122,7 @@ describe("one groin strain climbs one step", () => {
     expect(entry).toContain("Tue 10 Mar: pain 1 before");
     expect(entry).toContain("Engine 1.2.0, school ‘monitored’");
     expect(await page.locator('[data-kind="session"]').first().innerText()).toContain(
-      "5 × 10 s, 110 N; pain 1, effort 6",
+      "5 × 10 s at 110 N; pain 1, effort 6",
     );
   });
 });

@@ -243,7 +243,7 @@ describe("by keyboard alone", () => {
     await visit(page, page.url().replace("/session", "/record"));
     const last = await page.locator('[data-kind="session"]').first().innerText();
     expect(last).toContain("Pain before 1.");
-    expect(last).toContain("5 × 10 s, 112 N; pain 0, effort 6");
+    expect(last).toContain("5 × 10 s at 112 N; pain 0, effort 6");
   });
 });
 

@@ -23,13 +23,13 @@ const sideStep: Recipe = (k, b) => {
   const h = b.height;
   const step = k.number("step-height", 10) / 100;
   const load = loaded(k, b);
-  const knee = bendToTouch(b, 0.3, { x: -0.03 * h, y: 1.12 * b.ankleHeight - step });
+  const knee = bendToTouch(b, 0.45, { x: -0.03 * h, y: 1.12 * b.ankleHeight - step });
   const arms = load.arms ?? hands.hips(b);
   const beside = -(b.hipCentre + 0.03 * h);
   const low = onOne(
     b,
     knee,
-    0.3 * knee,
+    0.45 * knee,
     foot(b, -0.03 * h, { y: 0, z: beside, pitch: -8, free: true }, -1),
     { arms, balance: { over: "w", forward: true, sideways: false } },
     { y: step },

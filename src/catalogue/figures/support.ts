@@ -43,6 +43,8 @@ export function holding(
   const hold = (side: 1 | -1) => reachTo([x, y + (tips ? 0.03 : 0), side > 0 ? z : zOther]);
   const wall: Prop = { kind: "wall", x: x + 0.03 * h, z: [-0.4, 0.4], faces: -1 };
   const one = k.is("support", "one-hand");
+  // A rail for one hand stands beside the body, so that it hides nothing of it from the front.
+  const [end, begin] = one ? [zOther - 0.26 * h, zOther + 0.03 * h] : [-0.2 * h, 0.2 * h];
   return {
     keys: still.map((key) => ({ ...key, arms: { w: one ? key.arms.w : hold(1), o: hold(-1) } })),
     props:
@@ -55,9 +57,9 @@ export function holding(
               block("table", [x + 0.2 * h, x + 0.22 * h], [0, y - 0.06], [0.17 * h, 0.19 * h]),
             ]
           : [
-              block("rail", [x - 0.02, x + 0.02], [y - 0.04, y - 0.01], [-0.2 * h, 0.2 * h]),
-              block("rail", [x - 0.015, x + 0.015], [0, y - 0.04], [-0.2 * h, -0.17 * h]),
-              block("rail", [x - 0.015, x + 0.015], [0, y - 0.04], [0.17 * h, 0.2 * h]),
+              block("rail", [x - 0.02, x + 0.02], [y - 0.04, y - 0.01], [end, begin]),
+              block("rail", [x - 0.015, x + 0.015], [0, y - 0.04], [end, end + 0.03 * h]),
+              block("rail", [x - 0.015, x + 0.015], [0, y - 0.04], [begin - 0.03 * h, begin]),
             ],
   };
 }

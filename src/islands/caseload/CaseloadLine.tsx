@@ -14,7 +14,7 @@ interface Props {
   current: boolean;
 }
 
-const wide = "md:grid-cols-[2rem_8.5rem_minmax(14rem,1.25fr)_minmax(13rem,1.1fr)_9.5rem_12rem]";
+const wide = "md:grid-cols-[2rem_8rem_minmax(13rem,1fr)_minmax(13rem,1.35fr)_8.5rem_10rem]";
 
 /** One person: what is needed and why, where they stand, how long ago. */
 export default function CaseloadLine({ row, narrow, current }: Props) {

@@ -15,7 +15,7 @@ const bodies: Bodies = {
       <p>{t("record.sessionLine", { pain: session.painBefore, minutes: session.minutes ?? 0 })}</p>
       <ul className="list-disc pl-5">
         {session.items.map((done) => (
-          <li key={done.itemId}>{saySets(exerciseName(record, done.itemId), done.sets)}</li>
+          <li key={done.itemId}>{saySets(doneIn(record, done.itemId), done.sets)}</li>
         ))}
       </ul>
       {!corrected && (
@@ -111,6 +111,11 @@ const bodies: Bodies = {
 
 export default function EntryBody({ entry, record }: { entry: RecordEntry; record: RecordView }) {
   return bodies[entry.kind](entry as never, record);
+}
+
+function doneIn(record: RecordView, itemId: string) {
+  const exercise = record.items.find((item) => item.itemId === itemId)?.exercise;
+  return exercise ?? { name: "", faults: [] };
 }
 
 export function exerciseName(record: RecordView, itemId: string): string {

@@ -36,26 +36,32 @@ export default function ItemWork({ stair, item, index }: Props) {
       data-testid={`session-${exercise.id}`}
       aria-label={exercise.name}
     >
-      <ExerciseFigure
-        exercise={exercise}
-        prescription={item.prescription}
-        dose={item.prescription.dose}
-        heightM={stair.heightM}
-        side={stair.involvedSide}
-        label={t("figure.of", { exercise: exercise.name, variant: item.variantName })}
-        className="float-right ml-3 h-36 w-36 sm:w-48"
-      />
-      <h2 className="text-xl leading-tight font-semibold">
-        {exercise.name}
-        {draft.unplanned && <span className="badge badge-neutral ml-2">{t("session.unplannedMark")}</span>}
-      </h2>
-      <p className="text-lg">
-        {item.variantName} · <strong>{sayDose(item.prescription, item.maximumN)}</strong>
-      </p>
-      <p className="text-base-content/80 text-sm">
-        {t("session.cues")}: {exercise.cues.join(" · ")}
-      </p>
-      {exercise.caution && <p className="text-sm italic">{exercise.caution}</p>}
+      <div className="grid grid-cols-[minmax(0,1fr)_auto] items-start gap-3">
+        <div>
+          <h2 className="text-xl leading-tight font-semibold">
+            {exercise.name}
+            {draft.unplanned && (
+              <span className="badge badge-neutral ml-2">{t("session.unplannedMark")}</span>
+            )}
+          </h2>
+          <p className="text-lg">
+            {item.variantName} · <strong>{sayDose(item.prescription, item.maximumN)}</strong>
+          </p>
+          <p className="text-base-content/80 text-sm">
+            {t("session.cues")}: {exercise.cues.join(" · ")}
+          </p>
+          {exercise.caution && <p className="text-sm italic">{exercise.caution}</p>}
+        </div>
+        <ExerciseFigure
+          exercise={exercise}
+          prescription={item.prescription}
+          dose={item.prescription.dose}
+          heightM={stair.heightM}
+          side={stair.involvedSide}
+          label={t("figure.of", { exercise: exercise.name, variant: item.variantName })}
+          className="h-32 w-32 sm:w-48"
+        />
+      </div>
       {draft.differs && (
         <SetStrip sets={draft.sets} chosen={at} involved={stair.involvedSide} onChoose={setChosen} />
       )}

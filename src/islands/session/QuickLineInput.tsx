@@ -104,15 +104,13 @@ function Reading({
 }) {
   const first = reading.problems[0];
   if (!first) {
-    const name = item?.name ?? "";
     const notes = [
-      ...seen(reading, item),
       ...(reading.matched ? [t("quick.matched")] : []),
       ...reading.asPlanned.map((part) => t(`quick.asPlanned.${part}`)),
     ];
     return (
       <p className="font-medium">
-        {t("quick.says")} {saySets(name, reading.sets)}
+        {t("quick.says")} {saySets(item ?? { name: "", faults: [] }, reading.sets)}
         {notes.length > 0 && ` (${notes.join("; ")})`}
       </p>
     );
@@ -129,16 +127,4 @@ function Reading({
       <span className="text-error font-medium">{t(key, { ...first.values })}</span>
     </p>
   );
-}
-
-/** Faults of the sets, with the repetitions they spoiled. */
-function seen({ sets }: QuickReading, item: QuickItem | undefined): string[] {
-  const words = sets.flatMap(({ faults }) =>
-    faults.map(({ fault, severity, reps }) => {
-      const name = item?.faults.find(({ code }) => code === fault)?.name ?? fault;
-      const amount = typeof reps === "number" ? String(reps) : t(`quick.spoiled.${reps}`);
-      return t(`quick.seen.${severity}`, { fault: name, reps: amount });
-    }),
-  );
-  return [...new Set(words)];
 }

@@ -34,6 +34,9 @@ export default function ProposalPanel({ stair, item, signable, onSigned, onStale
   const { proposal, exercise, maximumN, lastDecision } = item;
   const variantName = (id: string) => exercise.variants.find((v) => v.id === id)?.name ?? id;
   const flaredOn = proposal.rule === "ease-flare" ? proposal.evidence[0]?.date : undefined;
+  const rule = sayRule(proposal.rule, proposal.evidence);
+  // Where the rule is one piece of the evidence, it is not said twice.
+  const because = proposal.evidence.map(sayEvidence).filter((text) => text !== rule);
   const canAccept = !["hold", "wait"].includes(proposal.outcome);
 
   const sign = async (action: DecisionBody["action"], reason?: string, alternative?: Alternative) => {
@@ -63,7 +66,7 @@ export default function ProposalPanel({ stair, item, signable, onSigned, onStale
   return (
     <div data-testid="proposal" data-outcome={proposal.outcome}>
       <p className="mt-1 font-semibold">
-        {t(`outcome.${proposal.outcome}`)}: {sayRule(proposal.rule, proposal.evidence)}
+        {t(`outcome.${proposal.outcome}`)}: {rule}
       </p>
       {proposal.change && (
         <p className="bg-base-200 mt-1 rounded-md px-2 py-1 text-lg font-semibold" data-testid="change">
@@ -71,8 +74,8 @@ export default function ProposalPanel({ stair, item, signable, onSigned, onStale
         </p>
       )}
       <ul className="mt-1 list-disc pl-5 text-sm" data-testid="evidence">
-        {proposal.evidence.map((piece, i) => (
-          <li key={i}>{sayEvidence(piece)}</li>
+        {because.map((text) => (
+          <li key={text}>{text}</li>
         ))}
         {proposal.review && <li className="font-semibold">{t("sign.review")}</li>}
       </ul>

@@ -66,7 +66,7 @@ export default function StairPage({ stair: loaded }: { stair: StairView }) {
         <h1 className="text-2xl leading-tight font-bold">
           {stair.person.givenName} {stair.person.familyName}
         </h1>
-        <div className="ml-auto flex flex-wrap gap-2">
+        <div className="grid w-full grid-cols-2 gap-2 sm:ml-auto sm:flex sm:w-auto sm:flex-wrap">
           <RaiseSignal stair={stair} onRaised={(next) => accept(next, t("signals.open"))} />
           <a className="btn bg-base-100 border-base-300" href={`${here}/measures`}>
             <Ruler className="size-5" aria-hidden />
@@ -80,7 +80,7 @@ export default function StairPage({ stair: loaded }: { stair: StairView }) {
             <ClipboardList className="size-5" aria-hidden />
             {t("stair.record")}
           </a>
-          <a className="btn btn-primary" href={`${here}/session`}>
+          <a className="btn btn-primary max-sm:order-first max-sm:col-span-2" href={`${here}/session`}>
             <NotebookPen className="size-5" aria-hidden />
             {t("stair.session")}
           </a>

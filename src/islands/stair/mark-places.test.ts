@@ -18,6 +18,31 @@ it("marks of one lane never touch, and marks keep clear of the next stage's wall
   }
 });
 
+it("marks of all lanes keep clear of each other on a phone, where six lanes are a finger apart", () => {
+  const lanes = ["adductors", "knee-extensors", "hamstrings", "trunk", "spring", "balance"];
+  for (const present of [0, 1, 3, 5]) {
+    const shape = stairGeometry(330, 6, lanes.length, present);
+    for (const progress of [0, 0.4, 1]) {
+      const items = lanes.map((lane) => item(lane, lane, progress));
+      const places = [...markPlaces(items, lanes, shape).values()];
+      for (const [i, place] of places.entries()) {
+        expect(place.x - markRadius).toBeGreaterThan(0);
+        expect(place.x + markRadius).toBeLessThan(330);
+        for (const other of places.slice(i + 1)) {
+          expect(Math.hypot(place.x - other.x, place.y - other.y)).toBeGreaterThanOrEqual(2 * markRadius);
+        }
+      }
+    }
+  }
+});
+
+it("more marks than a lane has room for still all stand there, one beside the other", () => {
+  const shape = stairGeometry(330, 6, 1, 2);
+  const items = Array.from({ length: 9 }, (_, n) => item(`a${n}`, "adductors", 1));
+  const places = markPlaces(items, ["adductors"], shape);
+  expect(new Set([...places.values()].map(({ x }) => x)).size).toBe(9);
+});
+
 it("further along is further right", () => {
   const shape = stairGeometry(680, 6, 3, 1);
   const at = (progress: number) => shape.onLane(2, progress).x;

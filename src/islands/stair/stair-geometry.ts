@@ -36,7 +36,8 @@ const presentWidth = 2.7;
 /** A stair seen from the side and a little from above, its lanes laid up it like runners. */
 export function stairGeometry(width: number, stages: number, lanes: number, present: number): StairGeometry {
   const narrow = width < 560;
-  const depth = { x: Math.min(100, width * 0.17), y: narrow ? 58 : 84 };
+  // A phone has height to spare: there the depth grows with the lanes that have to find room in it.
+  const depth = { x: Math.min(100, width * 0.17), y: narrow ? Math.max(58, 16 * lanes) : 84 };
   const rise = narrow ? 20 : 29;
   const tread = (width - depth.x - 4) / (stages - 1 + presentWidth);
   const height = headroom + depth.y + (stages - 1) * rise + firstWall;

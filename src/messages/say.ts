@@ -59,8 +59,13 @@ export function sayTime(instant: string, zone: string): string {
 /** A number as a person writes it: at most one decimal, two below ten. */
 export function sayNumber(value: number): string {
   const digits = Math.abs(value) < 10 ? 2 : Math.abs(value) < 100 ? 1 : 0;
-  return new Intl.NumberFormat("en-GB", { maximumFractionDigits: digits }).format(value);
+  return numberFormats[digits].format(value);
 }
+
+/** Formatters by decimals; making one is slow, using it is not. */
+const numberFormats = [0, 1, 2].map(
+  (maximumFractionDigits) => new Intl.NumberFormat("en-GB", { maximumFractionDigits }),
+) as [Intl.NumberFormat, Intl.NumberFormat, Intl.NumberFormat];
 
 /** A value with its unit as it is written: 82 %, 38°, 2/10. Empty units leave the number alone. */
 export function sayQuantity(value: number, unit: string): string {

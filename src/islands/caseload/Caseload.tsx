@@ -30,9 +30,10 @@ export default function Caseload({ rows: first, count, counts: firstCounts }: Pr
 
   const renew = useCallback(async () => {
     const answer = await callApi<{ rows: CaseloadRow[] }>("/api/caseload");
-    if (!answer.ok) return;
+    if (!answer.ok) return null;
     setRows(answer.value.rows);
     setWhole(true);
+    return answer.value.rows;
   }, []);
   useEffect(() => {
     const timer = setInterval(() => void (document.hidden ? undefined : renew()), renewEveryMs);
@@ -43,6 +44,12 @@ export default function Caseload({ rows: first, count, counts: firstCounts }: Pr
     setOnly(code);
     setReviewing(null);
     if (!whole) void renew();
+  };
+  // A review goes through everybody of the kind chosen, also those the page did not begin with.
+  const beginReview = async () => {
+    const everybody = whole ? rows : ((await renew()) ?? rows);
+    const chosen = everybody.filter((row) => only === null || row.attention === only);
+    setReviewing({ at: 0, ids: chosen.map((row) => row.episodeId) });
   };
   const closeReview = useCallback(() => {
     setReviewing(null);
@@ -70,11 +77,7 @@ export default function Caseload({ rows: first, count, counts: firstCounts }: Pr
         </p>
         <p className="text-base-content/70 ml-auto hidden text-sm lg:block">{t("caseload.openKey")}</p>
         {shown.length > 0 && !reviewing && (
-          <button
-            type="button"
-            className="btn max-lg:ml-auto"
-            onClick={() => setReviewing({ at: 0, ids: shown.map((row) => row.episodeId) })}
-          >
+          <button type="button" className="btn max-lg:ml-auto" onClick={() => void beginReview()}>
             {t("review.start")}
           </button>
         )}

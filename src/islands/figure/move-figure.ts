@@ -1,5 +1,6 @@
 import { drawFigure, type FigureLook } from "~/core/figure/draw-figure";
 import type { Figure } from "~/core/figure/figure";
+import type { Shape } from "~/core/figure/outline";
 import { placeInTime } from "~/core/figure/place-in-time";
 import type { Dose } from "~/core/dose/dose";
 import type { BodyLengths } from "~/core/pose/body-lengths";
@@ -13,7 +14,7 @@ interface Moving {
 
 /**
  * Moves a drawing that stands on the page at its own tempo: only outlines and the order of parts change, nothing is made
- * anew.
+ * anew. What nobody sees, because it is scrolled away or because the figure holds still, is not computed.
  *
  * @returns stops it
  */
@@ -23,29 +24,47 @@ export function moveFigure(svg: SVGSVGElement, { body, figure, look, dose }: Mov
     parts.set(part.dataset["part"] ?? "", part);
   const shown = new Map<string, string>();
   let began: number | null = null;
-  let order = "";
-  let frame = requestAnimationFrame(function next(time) {
+  let stoodAt: number | null = null;
+  let frame = 0;
+  const next = (time: number) => {
     began ??= time;
     const place = placeInTime(figure.timing, figure.keys.length, dose, (time - began) / 1000);
-    const drawn = drawFigure(body, figure, place, look);
-    if (drawn.ok) {
-      for (const { key, d, look: shapeLook } of drawn.shapes) {
-        if (shown.get(key) === d) continue;
-        shown.set(key, d);
-        const path = parts.get(key)?.firstElementChild;
-        path?.setAttribute("d", d);
-        if (path?.getAttribute("class") !== shapeLook) path?.setAttribute("class", shapeLook);
-      }
-      const now = drawn.shapes.map(({ key }) => key).join();
-      if (now !== order) {
-        order = now;
-        for (const { key } of drawn.shapes) {
-          const part = parts.get(key);
-          if (part) svg.append(part);
-        }
-      }
+    if (place !== stoodAt) {
+      stoodAt = place;
+      const drawn = drawFigure(body, figure, place, look);
+      if (drawn.ok) redraw(svg, parts, shown, drawn.shapes);
     }
     frame = requestAnimationFrame(next);
+  };
+  const watcher = new IntersectionObserver((entries) => {
+    cancelAnimationFrame(frame);
+    if (entries.at(-1)?.isIntersecting) frame = requestAnimationFrame(next);
   });
-  return () => cancelAnimationFrame(frame);
+  watcher.observe(svg);
+  return () => {
+    watcher.disconnect();
+    cancelAnimationFrame(frame);
+  };
+}
+
+function redraw(
+  svg: SVGSVGElement,
+  parts: ReadonlyMap<string, SVGGElement>,
+  shown: Map<string, string>,
+  shapes: readonly Shape[],
+): void {
+  let after: SVGGElement | null = null;
+  for (const { key, d, look } of shapes.toReversed()) {
+    const part = parts.get(key);
+    if (!part) continue;
+    if (shown.get(key) !== d) {
+      shown.set(key, d);
+      const path = part.firstElementChild;
+      path?.setAttribute("d", d);
+      if (path?.getAttribute("class") !== look) path?.setAttribute("class", look);
+    }
+    // Far to near: a part is moved only where its neighbour is no longer the one that lies before it.
+    if (part.nextElementSibling !== after) svg.insertBefore(part, after);
+    after = part;
+  }
 }

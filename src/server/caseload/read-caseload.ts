@@ -7,9 +7,10 @@ import { readEntries } from "./caseload-repository";
 import { projectEpisodes } from "./project-caseload";
 import { keepSweeping } from "./sweep-caseload";
 
-const rank = ({ attention }: CaseloadRow) => attentionCodes.indexOf(attention);
+const ranks = new Map(attentionCodes.map((code, place) => [code, place]));
+const rank = ({ attention }: CaseloadRow) => ranks.get(attention) ?? ranks.size;
 
-const firstRows = 40;
+const firstRows = 30;
 
 /** The top of the caseload, with how many there are of each kind: what a page begins with. */
 export async function readFirstCaseload(staff: StaffContext) {

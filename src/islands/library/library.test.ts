@@ -1,97 +1,130 @@
 import { describe, expect, it } from "vitest";
-import { newExerciseProblems } from "~/core/interchange/exercise-file";
 import { startingExercises } from "~/catalogue/exercises/all";
+import { exerciseProblems } from "~/core/progression/exercise-problems";
 import { firstPrescription, type Exercise } from "~/core/progression/exercise";
+import { codeOf, draftOf, draftProblems, exerciseOf } from "./own-exercise";
 import { knobChoices, turnedTo } from "./knob-values";
 import { addressOf, emptyQuery, filterCount, parametersOf, queryFrom } from "./library-query";
-import { codeOf, draftOf, draftProblems, exerciseOf } from "./own-exercise";
 
-const exercise = (id: string): Exercise => {
-  const found = startingExercises.find((one) => one.id === id);
-  if (!found) throw new Error(id);
-  return found;
+const named = (id: string): Exercise => {
+  const exercise = startingExercises.find((entry) => entry.id === id);
+  if (!exercise) throw new Error(`${id} is not in the catalogue`);
+  return exercise;
 };
+const stepUp = named("side-step-up");
+const first = (exercise: Exercise) => firstPrescription(exercise.variants[0] as Exercise["variants"][number]);
 
-describe("the query in the address", () => {
-  it("comes back as it went, and says nothing that is not asked", () => {
-    const query = {
-      ...emptyQuery,
-      text: "hip & knee",
-      lane: "hip-abductors",
-      kit: "home",
-      lowKneeBend: true,
-    };
-    expect(queryFrom(`?${addressOf(query)}`)).toEqual(query);
+describe("what the library is asked, in its address", () => {
+  const asked = { ...emptyQuery, text: "knee & hip", lane: "trunk", kit: "home", lowKneeBend: true };
+
+  it("names only what is asked, and comes back the same", () => {
     expect(addressOf(emptyQuery)).toBe("");
-    expect(filterCount(query)).toBe(3);
+    expect(queryFrom(`?${addressOf(asked)}`)).toEqual(asked);
   });
-  it("asks the endpoint with the kit written out", () => {
+
+  it("takes kit it does not know for any", () => {
+    expect(queryFrom("kit=spaceship").kit).toBe("any");
+    expect(queryFrom("kit=none").kit).toBe("none");
+  });
+
+  it("asks the endpoint for the things behind 'what is at home', and for nothing that was left open", () => {
+    const parameters = new URLSearchParams(parametersOf(asked));
+    expect(parameters.get("kit")?.split(",")).toContain("chair");
+    expect(parameters.get("lowKneeBend")).toBe("true");
+    expect([...parameters.keys()].sort()).toEqual(["kit", "lane", "lowKneeBend", "text"]);
     expect(parametersOf(emptyQuery)).toBe("");
-    expect(new URLSearchParams(parametersOf({ ...emptyQuery, kit: "home" })).get("kit")).toContain("chair");
   });
-  it("a kit nobody knows is whatever it needs", () => expect(queryFrom("?kit=gold").kit).toBe("any"));
+
+  it("counts filters, not words or order", () => {
+    expect(filterCount(asked)).toBe(3);
+    expect(filterCount({ ...emptyQuery, text: "squat", activity: "gluteus-medius" })).toBe(0);
+  });
 });
 
-describe("knobs", () => {
-  const squat = exercise("single-leg-squat");
-  const first = firstPrescription(squat.variants[0] as Exercise["variants"][number]);
-  it("offer every value that the exercise knows, easy to hard", () => {
-    const choices = knobChoices(squat, first);
-    expect(choices.find(({ name }) => name === "box-height")?.values).toEqual([65, 60, 55, 50, 45, 40]);
-    expect(choices.find(({ name }) => name === "support")?.values).toEqual([
-      "two-hands",
-      "fingertips",
-      "none",
-    ]);
+describe("knobs of a prescription", () => {
+  it("are its own, each with the values of all variants, easy to hard", () => {
+    const choices = knobChoices(stepUp, first(stepUp));
+    const of = (name: string) => choices.find((choice) => choice.name === name);
+    expect(of("step-height")?.values).toEqual([5, 10, 15, 20, 25]);
+    expect(of("step-height")?.value).toBe(10);
+    expect(of("support")?.values).toEqual(["one-hand", "none"]);
   });
-  it("turned to another variant's settings, it is that variant, with the dose it had", () => {
-    const turned = turnedTo(squat, first, "support", "fingertips");
-    expect(turned.variantId).toBe("single-leg-squat-fingertips");
-    expect(turned.dose).toEqual(first.dose);
+
+  it("a load runs in the steps of its own turn, above nothing and up to its most", () => {
+    const press = named("leg-press");
+    const prescription = { ...first(press), dose: { ...first(press).dose, loadKg: 20 } };
+    const loads = knobChoices(press, prescription).find(({ name }) => name === "load")?.values ?? [];
+    expect(loads).toContain(25);
+    expect(Math.min(...loads.map(Number))).toBeGreaterThan(0);
+    expect(Math.max(...loads.map(Number))).toBeLessThanOrEqual(160);
   });
-  it("turned to something between, it stays the variant it was", () => {
-    expect(turnedTo(squat, first, "box-height", 45)).toMatchObject({
-      variantId: first.variantId,
-      settings: { "box-height": 45 },
-    });
-  });
-  it("loads run in the steps of their kit", () => {
-    const goblet = exercise("two-leg-squat").variants.find(({ id }) => id === "squat-goblet");
-    const choices = knobChoices(
-      exercise("two-leg-squat"),
-      firstPrescription(goblet as Exercise["variants"][number]),
-    );
-    const loads = choices.find(({ name }) => name === "load")?.values ?? [];
-    expect(loads).toContain(8);
-    expect(loads).toContain(10);
-    expect(Math.max(...loads.map(Number))).toBeLessThanOrEqual(32);
+
+  it("turned to where another variant stands it becomes that variant, and keeps the dose", () => {
+    const dose = { ...first(stepUp).dose, sets: 5 };
+    const turned = turnedTo(stepUp, { ...first(stepUp), dose }, "support", "none");
+    expect(turned).toMatchObject({ variantId: "side-step-up-free", dose: { sets: 5 } });
+    const between = turnedTo(stepUp, first(stepUp), "step-height", 20);
+    expect(between).toMatchObject({ variantId: "side-step-up-held", settings: { "step-height": 20 } });
   });
 });
 
 describe("an exercise of the clinic's own", () => {
-  const base = exercise("clam");
-  const draft = { ...draftOf(base, true), name: "Clam at the pool edge" };
-  it("has its own ids, borrows the figure, and is sound by the catalogue's own rules", () => {
-    const made = exerciseOf(base, draft, true);
-    expect(made).toMatchObject({ id: "clam-at-the-pool-edge", drawnLike: "clam" });
-    expect(made.variants.map(({ id }) => id)).toEqual(made.variants.map((_v, n) => `${made.id}-${n + 1}`));
-    expect(newExerciseProblems(made, "")).toEqual([]);
+  const draft = { ...draftOf(stepUp, true), name: "  Beer-crate step, Übung 2  " };
+
+  it("gets a code from its name: small letters, figures, hyphens", () => {
+    expect(codeOf(draft.name)).toBe("beer-crate-step-ubung-2");
+    expect(codeOf("***")).toBe("");
+    expect(codeOf("a".repeat(80))).toHaveLength(60);
   });
-  it("does not take over activity that was measured on another exercise", () => {
-    expect(base.activation?.length).toBeGreaterThan(0);
-    expect(exerciseOf(base, draft, true).activation).toBeUndefined();
-    expect(exerciseOf(base, draftOf(base, false), false).activation).toEqual(base.activation);
-  });
-  it("without a name, cues or variants says so at the field", () => {
-    const empty = { ...draft, name: " ", cues: "", variants: [] };
-    expect(draftProblems(empty, []).map(({ path }) => path)).toEqual(["/name", "/cues", "/variants"]);
-  });
-  it("may not have the name of another, nor five cues", () => {
-    const problems = draftProblems({ ...draft, name: "CLAM", cues: "a\nb\nc\nd\ne" }, ["Clam"]);
-    expect(problems).toEqual([
-      { path: "/name", problem: "nameTaken" },
-      { path: "/cues", problem: "tooMany" },
+
+  it("is whole and sound as made from another, without the activity that was measured on that one", () => {
+    const made = exerciseOf(stepUp, draft, true);
+    expect(exerciseProblems(made)).toEqual([]);
+    expect(made).toMatchObject({
+      id: "beer-crate-step-ubung-2",
+      name: "Beer-crate step, Übung 2",
+      drawnLike: "side-step-up",
+      source: { kind: "common-practice" },
+    });
+    expect(made).not.toHaveProperty("activation");
+    expect(made.variants.map(({ id }) => id)).toEqual([
+      "beer-crate-step-ubung-2-1",
+      "beer-crate-step-ubung-2-2",
+      "beer-crate-step-ubung-2-3",
     ]);
   });
-  it("codes are plain", () => expect(codeOf("  Éxtension — 45° ")).toBe("extension-45"));
+
+  it("revised keeps its ids and its activity; variants that were taken out are gone", () => {
+    const revised = draftOf(stepUp, false);
+    const fewer = {
+      ...revised,
+      variants: revised.variants.slice(0, 2),
+      caution: " Mind the edge. ",
+      safety: "",
+    };
+    const made = exerciseOf(stepUp, fewer, false);
+    expect(made.id).toBe("side-step-up");
+    expect(made.activation).toEqual(stepUp.activation);
+    expect(made.variants.map(({ id }) => id)).toEqual(["side-step-up-held", "side-step-up-free"]);
+    expect(made).toMatchObject({ caution: "Mind the edge." });
+    expect(made).not.toHaveProperty("safety");
+    expect(made).not.toHaveProperty("drawnLike");
+  });
+
+  it("says by field what is missing, taken or too much", () => {
+    const paths = (over: Partial<typeof draft>, others: string[] = []) =>
+      draftProblems({ ...draft, ...over }, others).map(({ path, problem }) => [path, problem]);
+    expect(paths({})).toEqual([]);
+    expect(paths({ name: " ", feltIn: "", cues: "\n" })).toEqual([
+      ["/name", "missing"],
+      ["/feltIn", "missing"],
+      ["/cues", "missing"],
+    ]);
+    expect(paths({}, ["BEER CRATE STEP - ubung 2"])).toEqual([["/name", "nameTaken"]]);
+    expect(paths({ cues: "a\nb\nc\nd\ne" })).toEqual([["/cues", "tooMany"]]);
+    expect(paths({ variants: [] })).toEqual([["/variants", "missing"]]);
+    expect(paths({ variants: [{ id: "side-step-up-held", name: " " }] })).toEqual([
+      ["/variants/0", "missing"],
+    ]);
+  });
 });

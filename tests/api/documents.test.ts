@@ -1,0 +1,69 @@
+import { afterAll, beforeAll, expect, it } from "vitest";
+import type { CaseloadRow, StairView } from "~/core/interchange/contract";
+import type { GateView } from "~/core/interchange/measure-contract";
+import type { RecordView } from "~/core/interchange/record-contract";
+import { handoverLetter, visitNote } from "~/messages/documents";
+import { startServers, type Servers } from "~tests/harness/servers";
+import { signedIn, type Client } from "~tests/harness/client";
+import { fencer, skater, squeezeSession } from "~tests/harness/story";
+
+let servers: Servers;
+let client: Client;
+
+beforeAll(async () => {
+  servers = await startServers(1);
+  client = await signedIn(servers.urls[0] as string);
+});
+afterAll(() => servers.stop());
+
+const read = async <T>(id: string, what = "") => (await client.get(`/api/episodes/${id}${what}`)).body as T;
+const note = async (id: string) =>
+  visitNote(await read<StairView>(id), await read<RecordView>(id, "/record"));
+
+it("a note and a letter of everybody in the demo are whole sentences about that person", async () => {
+  const { rows } = (await client.get("/api/caseload")).body as { rows: CaseloadRow[] };
+  expect(rows.length).toBeGreaterThan(20);
+  for (const { episodeId, person } of rows) {
+    const [stair, gate] = [await read<StairView>(episodeId), await read<GateView>(episodeId, "/gate")];
+    const letter = handoverLetter(stair, gate);
+    for (const text of [letter, visitNote(stair, await read<RecordView>(episodeId, "/record"))]) {
+      expect(text).toContain(`${person.givenName} ${person.familyName}`);
+      expect(text).not.toMatch(/undefined|NaN|null|\{|\}|\[object/);
+    }
+    for (const item of stair.items) expect(letter).toContain(item.exercise.name);
+    for (const { name, required, passes } of gate.gate?.criteria ?? [])
+      if (required && !passes) expect(letter).toContain(name);
+    for (const { says } of stair.restrictions) expect(letter).toContain(says);
+  }
+});
+
+it("a note tells today's session with its sets, and not one that was corrected", async () => {
+  expect(await note(fencer)).toContain("No session today.");
+  const first = squeezeSession("fencer", { painBefore: 2 }, { forceN: 118 });
+  await client.post(`/api/episodes/${fencer}/sessions`, first);
+  expect(await note(fencer)).toContain("Ball squeeze: 5 × 10 s at 118 N; pain 1, effort 6");
+  const right = squeezeSession("fencer", { painBefore: 2, supersedes: first.id }, { forceN: 108 });
+  await client.post(`/api/episodes/${fencer}/sessions`, right);
+  const corrected = await note(fencer);
+  expect(corrected).toContain("at 108 N");
+  expect(corrected).not.toContain("118 N");
+});
+
+it("a note names a signal that was raised, and what was signed today with its reason", async () => {
+  const before = await read<StairView>(skater);
+  const item = before.items[0];
+  const decision = {
+    id: "0195717b-6a00-7000-8000-0000000000d1",
+    itemId: item?.itemId,
+    expectedVersion: before.version,
+    action: "refuse",
+    reason: "The hall is closed this week",
+  };
+  expect((await client.post(`/api/episodes/${skater}/decisions`, decision)).status).toBe(201);
+  const signal = { id: "0195717b-6a00-7000-8000-0000000000e1", code: "calf-hot" };
+  expect((await client.post(`/api/episodes/${skater}/signals`, signal)).status).toBe(201);
+  const text = await note(skater);
+  expect(text).toContain("The hall is closed this week");
+  expect(text).toContain(item?.exercise.name);
+  expect(text).toMatch(/calf/i);
+});

@@ -187,7 +187,7 @@ describe("the worked story, through the endpoints of two processes", () => {
       decision: {
         action: "accept",
         school: "monitored",
-        proposal: { outcome: "step-up", engineVersion: "1.2.0" },
+        proposal: { outcome: "step-up", engineVersion: "1.3.0" },
       },
     });
   });

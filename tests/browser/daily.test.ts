@@ -54,7 +54,7 @@ describe("a session by quick line", () => {
     expect(await box.innerText()).toContain("is not a word of the quick line");
     expect(await box.getByRole("button", { name: "Take it" }).isDisabled()).toBe(true);
     await line.fill("hinge: 12 8kg p0 e6 fault back 2");
-    expect(await box.innerText()).toContain("Back rounds, spoiled reps: 2");
+    expect(await box.innerText()).toContain("Back rounds, marked, reps: 2");
     await line.fill("5x15s 220n p1 eff");
     await page.keyboard.press("Tab");
     expect(await line.inputValue()).toBe("5x15s 220n p1 effort ");

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { decide } from "~/core/decision/decide";
 import type { DecideInput, SignedChange } from "~/core/decision/decide-input";
-import type { SetRecord } from "~/core/response/session-record";
+import type { SetRecord, TrainingDay } from "~/core/response/session-record";
 import {
   day,
   march,
@@ -24,6 +24,8 @@ const two = (options: DayOptions = {}, more: Partial<SetRecord> = {}) => [
   top(5, options, more),
   top(8, options, more),
 ];
+const settled = (hours: number) => (worked: TrainingDay) =>
+  worked.report ? { ...worked, report: { ...worked.report, settledHours: hours } } : worked;
 const noon9 = { now: march(9, "10:00") };
 const stepUp = (over: Partial<DecideInput>) => stepUpInput({ ...noon9, ...over });
 const marked = (n: number | "some" | "most", severity: "marked" | "slight" = "marked") => ({
@@ -68,6 +70,8 @@ const table: Row[] = [
   ["pain elsewhere does not count", stepUp({ trainingDays: two({ during: 7 }, { painSite: "elsewhere" }) }), "step-up", "step-up"],
   ["muscle soreness of 5 does not count", stepUp({ trainingDays: two({ during: 5 }, { painSite: "muscle" }) }), "step-up", "step-up"],
   ["muscle soreness of 6 counts as pain", stepUp({ trainingDays: two({ during: 6 }, { painSite: "muscle" }) }), "ease", "ease-pain-at-depth"],
+  ["muscle soreness of 4 that settled in two days", stepUp({ trainingDays: two({ during: 4 }, { painSite: "muscle" }).map(settled(48)) }), "step-up", "step-up"],
+  ["muscle soreness of 4 that lasted beyond 48 h", stepUp({ trainingDays: two({ during: 4 }, { painSite: "muscle" }).map(settled(49)) }), "hold", "pain-hold-band"],
   ["changed two days ago still settles", stepUp({ trainingDays: [top(5), top(6)], prescribedAt: march(5, "07:00"), now: march(7, "10:00") }), "hold", "settling"],
   ["lane adherence of 69 %", stepUp({ trainingDays: two(), laneAdherencePercent: 69 }), "hold", "adherence"],
   ["lane adherence of 70 %", stepUp({ trainingDays: two(), laneAdherencePercent: 70 }), "step-up", "step-up"],

@@ -57,6 +57,7 @@ export interface DayContext {
 }
 
 const muscleSorenessCountsAbove = 5;
+const muscleSorenessSettlesHours = 48;
 
 /** Judges one training day of one item; only the involved side (the worse, where both are) decides. */
 export function judgeDay(day: TrainingDay, context: DayContext): DayJudgement {
@@ -65,7 +66,8 @@ export function judgeDay(day: TrainingDay, context: DayContext): DayJudgement {
   const easier = sets.some((set) => easierThanPrescribed(set, context));
   const state = trainingDayState(day, context.now);
   const report = state === "reported" ? day.report : undefined;
-  const painDuring = Math.max(0, ...sets.map(countedPain));
+  const lasting = (report?.settledHours ?? 0) > muscleSorenessSettlesHours;
+  const painDuring = Math.max(0, ...sets.map((set) => countedPain(set, lasting)));
   const pain = painResponse({
     school: context.school,
     painBefore: day.painBefore,
@@ -132,11 +134,11 @@ function decides(set: SetRecord, involved: Side): boolean {
   return set.side === "both" || involved === "both" || set.side === involved;
 }
 
-/** Pain at the episode's site counts; soreness of the worked muscle only above 5; pain elsewhere is noted. */
-function countedPain(set: SetRecord): number {
+/** Pain at the episode's site counts; soreness of the worked muscle only above 5 or beyond 48 h; elsewhere it is noted. */
+function countedPain(set: SetRecord, lasting: boolean): number {
   if (set.painSite === "episode") return set.painDuring;
-  if (set.painSite === "muscle") return set.painDuring > muscleSorenessCountsAbove ? set.painDuring : 0;
-  return 0;
+  if (set.painSite !== "muscle") return 0;
+  return lasting || set.painDuring > muscleSorenessCountsAbove ? set.painDuring : 0;
 }
 
 function pinchGrade({ limit }: SetRecord): number {

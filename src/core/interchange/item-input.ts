@@ -23,9 +23,7 @@ export function itemInput(
 ): DecideInput {
   const exercise = exerciseOf(file, item.exerciseId);
   const current = prescriptionInForce(item, file.asOf);
-  const decisions = file.decisions
-    .filter((d) => d.itemId === item.id && d.at <= file.asOf)
-    .sort((a, b) => a.at.localeCompare(b.at));
+  const decisions = decisionsOf(file, item.id);
   const last = decisions.at(-1);
   const clearedAt = file.clearances
     .filter((c) => c.itemId === item.id && c.at <= file.asOf)
@@ -42,7 +40,7 @@ export function itemInput(
     zone: file.zone,
     now: file.asOf,
     trainingDays: itemDays(days, item.id),
-    changes: decisions.map((d) => d.signedChange).filter((c): c is SignedChange => c !== null),
+    changes: changesOf(decisions),
     restrictions: limitsOf(file, stage),
     stopSignals: signalsFor(file, scoped(file, item)),
     ...(maximumN === null ? {} : { maximumN }),
@@ -51,6 +49,20 @@ export function itemInput(
     ...(clearedAt === undefined ? {} : { clearedAt }),
   };
 }
+
+/** The signed decisions on an item up to `asOf`, oldest first. */
+function decisionsOf(file: CaseFile, itemId: string): CaseFile["decisions"] {
+  return file.decisions
+    .filter((d) => d.itemId === itemId && d.at <= file.asOf)
+    .sort((a, b) => a.at.localeCompare(b.at));
+}
+
+const changesOf = (decisions: CaseFile["decisions"]): SignedChange[] =>
+  decisions.map((d) => d.signedChange).filter((change): change is SignedChange => change !== null);
+
+/** What has been signed on an item up to `asOf`, oldest first. */
+export const signedChangesOf = (file: CaseFile, itemId: string): SignedChange[] =>
+  changesOf(decisionsOf(file, itemId));
 
 /** The stop signals that suspend an item, cleared ones included. */
 function signalsFor(file: CaseFile, item: ScopedItem): StopSignal[] {

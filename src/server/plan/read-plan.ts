@@ -1,13 +1,16 @@
+import type { SignedChange } from "~/core/decision/decide-input";
+import { nextHarder } from "~/core/decision/rules/next-harder";
 import { doseMinutes } from "~/core/dose/dose-minutes";
 import { planMinutes } from "~/core/dose/plan-minutes";
 import type { NextStep, PlanItem, PlanView } from "~/core/interchange/plan-contract";
 import { measuredHeight } from "~/core/interchange/measured-height";
 import { limitsOf } from "~/core/interchange/in-force";
+import { signedChangesOf } from "~/core/interchange/item-input";
 import { reviewCase, type ItemReview } from "~/core/interchange/review-case";
 import { stageOf } from "~/core/pathway/pathway";
 import { easier } from "~/core/progression/easier";
 import { variantOf, type Exercise } from "~/core/progression/exercise";
-import { harder, type Harder } from "~/core/progression/harder";
+import type { Harder } from "~/core/progression/harder";
 import { obstacle, type Restriction } from "~/core/progression/restriction";
 import { sidesOf } from "~/core/progression/sides-of";
 import { localDay } from "~/core/schedule/local-day";
@@ -29,7 +32,14 @@ export function planView(staff: StaffContext, { head, file, circumstances }: Loa
   const stage = stageOf(file.pathway, review.stage);
   const limits = limitsOf(file, stage);
   const today = localDay(file.asOf, file.zone);
-  const items = review.items.map((item) => planItem(item, exerciseOf(file.exercises, item), limits, today));
+  const items = review.items.map((item) =>
+    planItem(item, {
+      exercise: exerciseOf(file.exercises, item),
+      changes: signedChangesOf(file, item.itemId),
+      restrictions: limits,
+      today,
+    }),
+  );
   const filled = new Set(items.map((item) => item.lane));
   const stageLanes = stage.lanes.map((entry) => entry.lane);
   return {
@@ -54,11 +64,13 @@ export function planView(staff: StaffContext, { head, file, circumstances }: Loa
 
 function planItem(
   { itemId, lane, prescription, maximumN, proposal }: ItemReview,
-  exercise: Exercise,
-  restrictions: readonly Restriction[],
-  today: string,
+  {
+    exercise,
+    changes,
+    restrictions,
+    today,
+  }: { exercise: Exercise; changes: SignedChange[]; restrictions: Restriction[]; today: string },
 ): PlanItem {
-  const options = { restrictions, today };
   const variant = variantOf(exercise, prescription.variantId);
   return {
     itemId,
@@ -70,8 +82,8 @@ function planItem(
     prescription,
     maximumN,
     time: doseMinutes({ dose: prescription.dose, sides: sidesOf(exercise, prescription) }),
-    harder: nextStep(exercise, harder(exercise, prescription, options)),
-    easier: nextStep(exercise, easier(exercise, prescription, options)),
+    harder: nextStep(exercise, nextHarder({ exercise, prescription, changes, restrictions }, today)),
+    easier: nextStep(exercise, easier(exercise, prescription, { restrictions, today })),
     stopped: proposal.outcome === "stop",
     blockedBy: obstacle(prescription, variant, exercise, restrictions, today)?.says ?? null,
   };

@@ -1,18 +1,16 @@
 import type { Dose } from "~/core/dose/dose";
 import { dosePolicy } from "~/core/dose/dose-policy";
 import { heavySlowDays } from "~/core/dose/heavy-slow-calendar";
-import { variantOf } from "~/core/progression/exercise";
-import { harder, type Harder } from "~/core/progression/harder";
-import { obstacle } from "~/core/progression/restriction";
+import type { Harder } from "~/core/progression/harder";
 import type { DayJudgement } from "~/core/response/judge-day";
 import { addDays, daysBetween, elapsedDays, localDay } from "~/core/schedule/local-day";
 import { adherenceNeeded } from "../lane-readiness";
 import { evidence, type Evidence } from "../evidence";
 import { after, type RecordView } from "../record-view";
 import { daysAway } from "./ease-cause";
-import { neededRun, restingKnobs } from "./knob-history";
+import { neededRun } from "./knob-history";
+import { nextHarder } from "./next-harder";
 import { qualifyingRun } from "./qualifying-run";
-import { takenByEase } from "./taken-by-ease";
 
 /** A reason against stepping up, with how many days away its end is at best. */
 export interface Unmet {
@@ -96,23 +94,9 @@ export const stepConditions: readonly StepCondition[] = [
   { code: "next-knob", unmet: nextKnob },
 ];
 
-/** What would be turned next, with the knobs that rest left alone: first what an ease took, then the variant's order. */
-export function nextHarder({ input, today }: RecordView): Harder {
-  const { exercise, prescription, restrictions } = input;
-  const leaveAlone = restingKnobs(input.changes);
-  const owed = takenByEase(input);
-  if (!owed || leaveAlone.includes(owed.knob))
-    return harder(exercise, prescription, { restrictions, today, leaveAlone });
-  const variant = variantOf(exercise, owed.prescription.variantId);
-  const stop = obstacle(owed.prescription, variant, exercise, restrictions, today);
-  return stop
-    ? { found: "restriction", restriction: stop, knob: owed.knob }
-    : { found: "change", change: owed };
-}
-
 /** Qualifying days in a row that this item needs for its next step. */
 export function neededDays(view: RecordView): number {
-  const next = nextHarder(view);
+  const next = nextHarder(view.input, view.today);
   return next.found === "change" ? neededRun(view.input.changes, next.change.knob) : neededRun([], "");
 }
 
@@ -209,7 +193,7 @@ function settlingDaysOf({ policy: name, reps }: Dose): number {
 }
 
 function nextKnob(view: RecordView): Unmet[] {
-  const next = nextHarder(view);
+  const next = nextHarder(view.input, view.today);
   if (next.found === "left-alone") {
     return [{ evidence: evidence("knob-left-alone", { knob: next.knob }), nearestDays: notInSight }];
   }

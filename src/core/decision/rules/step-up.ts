@@ -2,7 +2,8 @@ import type { Finding } from "../decide-input";
 import { evidence, type Evidence } from "../evidence";
 import { withOpenDaysFine, type RecordView } from "../record-view";
 import { qualifyingRun } from "./qualifying-run";
-import { closesLane, neededDays, nextHarder, stepConditions } from "./step-condition";
+import { nextHarder } from "./next-harder";
+import { closesLane, neededDays, stepConditions } from "./step-condition";
 
 /** Wait: the day that would complete a step up is still open. */
 export function wait(view: RecordView): Finding | null {
@@ -19,7 +20,7 @@ export function wait(view: RecordView): Finding | null {
 /** Step up: every condition is met; the next knob is turned, or the lane is ready for the next stage. */
 export function stepUp(view: RecordView): Finding | null {
   if (!canStep(view)) return null;
-  const next = nextHarder(view);
+  const next = nextHarder(view.input, view.today);
   if (next.found === "change") {
     const { knob, kind } = next.change;
     return {
@@ -39,13 +40,13 @@ export function stepUp(view: RecordView): Finding | null {
 
 /** Nothing is left to turn in this stage, and the run of good days at its last setting is complete. */
 export function asFarAsStageGoes(view: RecordView): boolean {
-  const next = nextHarder(view);
+  const next = nextHarder(view.input, view.today);
   if (next.found !== "spent" && !closesLane(next)) return false;
   return qualifyingRun(view).have >= neededDays(view);
 }
 
 function canStep(view: RecordView): boolean {
-  const next = nextHarder(view);
+  const next = nextHarder(view.input, view.today);
   const open = next.found === "change" || next.found === "spent" || closesLane(next);
   return open && stepConditions.every((condition) => condition.unmet(view).length === 0);
 }

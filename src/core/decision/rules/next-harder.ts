@@ -1,0 +1,28 @@
+import { variantOf } from "~/core/progression/exercise";
+import { harder, type Harder } from "~/core/progression/harder";
+import { obstacle } from "~/core/progression/restriction";
+import type { DecideInput } from "../decide-input";
+import { restingKnobs } from "./knob-history";
+import { takenByEase } from "./taken-by-ease";
+
+/**
+ * What would be turned next on an item, given what was signed before: first what an ease took, then the variant's own
+ * order without the knobs that rest.
+ *
+ * @param today local date (YYYY-MM-DD), for limits that end
+ */
+export function nextHarder(
+  input: Pick<DecideInput, "exercise" | "prescription" | "changes" | "restrictions">,
+  today: string,
+): Harder {
+  const { exercise, prescription, restrictions } = input;
+  const leaveAlone = restingKnobs(input.changes);
+  const owed = takenByEase(input);
+  if (!owed || leaveAlone.includes(owed.knob))
+    return harder(exercise, prescription, { restrictions, today, leaveAlone });
+  const variant = variantOf(exercise, owed.prescription.variantId);
+  const stop = obstacle(owed.prescription, variant, exercise, restrictions, today);
+  return stop
+    ? { found: "restriction", restriction: stop, knob: owed.knob }
+    : { found: "change", change: owed };
+}

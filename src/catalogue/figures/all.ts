@@ -42,10 +42,11 @@ export function figureOf(
   { settings }: Pick<Prescription, "settings">,
   body: BodyLengths,
 ): Figure | null {
-  const recipe = recipes[exercise.id] ?? recipes[exercise.drawnLike ?? ""];
+  const own = exercise.id in recipes ? exercise.id : (exercise.drawnLike ?? "");
+  const recipe = recipes[own];
   if (!recipe) return null;
   const knobs = knobsOf(settings);
-  return withSigns(byContraction(recipe(knobs, body), knobs, body), knobs);
+  return withSigns(byContraction(recipe(knobs, body), knobs, body), knobs, own);
 }
 
 /** What is held is shown at its hard end; what moves gets an arrow: both ways, or only down where only that is work. */
@@ -76,10 +77,20 @@ function wayOf(figure: Figure, body: BodyLengths): [Vec, Vec] | null {
   return [plus(from, beside), plus(to, beside)];
 }
 
-function withSigns(figure: Figure, k: Knobs): Figure {
+/** Second tasks that are not counting: a signal waited for, or one that the body itself shows. */
+const tasks: Readonly<Record<string, "signal" | "shown">> = {
+  strides: "signal",
+  "cutting-drills": "signal",
+  "line-walk": "shown",
+  "plank-leg-lift": "shown",
+  "pelvic-tilt": "shown",
+};
+
+function withSigns(figure: Figure, k: Knobs, own: string): Figure {
+  const task = k.is("attention", "second-task") ? (tasks[own] ?? "counting") : "shown";
   const signs: Prop[] = [
     ...(k.is("vision", "closed") ? [{ kind: "sign", what: "eyes-closed", at: "head" } as const] : []),
-    ...(k.is("attention", "second-task") ? [{ kind: "sign", what: "second-task", at: "head" } as const] : []),
+    ...(task === "shown" ? [] : [{ kind: "sign", what: task, at: "head" } as const]),
   ];
   return signs.length === 0 ? figure : { ...figure, props: [...figure.props, ...signs] };
 }

@@ -47,9 +47,15 @@ const heelRaise: Recipe = (k, b) => {
     ...(onStep ? [block("step", [b.ball - 0.045, b.ball + 0.2 * h], [0, y], [-0.14 * h, 0.14 * h])] : []),
   ];
   if (k.is("laterality", "both-up-one-down")) {
+    // Before both rise again the other foot is set down: lowered to just above the ground, then standing on it.
+    const down = stand(0, null);
+    const setDown: Pose = {
+      ...down,
+      legs: { ...down.legs, o: { ...foot(b, 0, { y, free: true }, -1), hip: 12, knee: 24, ankle: 12 } },
+    };
     return figure({
-      keys: [stand(0, both), stand(38, both), stand(38, null), stand(0, null)],
-      timing: { kind: "sequence", seconds: [1, 0.8, 3, 0.8], lowers: "back" },
+      keys: [stand(0, both), stand(38, both), stand(38, null), down, setDown],
+      timing: { kind: "sequence", seconds: [1, 0.8, 3, 0.6, 0.4], lowers: "back" },
       props,
       moves: "w.heel",
     });

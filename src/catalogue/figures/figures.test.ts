@@ -16,9 +16,9 @@ const heights = [1.4, 1.75, 2.1];
 const metre = 0.001;
 const look = { left: false, marked: "leg" } as const;
 
-/** Places along a figure at which its body is looked at: every key and quarters between. */
+/** Places along a figure at which its body is looked at: every key and quarters between; a sequence goes back to its first. */
 function places(keys: number, sequence: boolean): number[] {
-  const last = sequence ? keys - 1 : keys - 1;
+  const last = sequence ? keys : keys - 1;
   return Array.from({ length: last * 4 + 1 }, (_, n) => n / 4);
 }
 
@@ -184,4 +184,26 @@ it("a box of 40 cm is drawn 40 cm high for everybody", () => {
     expect(box?.extent.bottom).toBeCloseTo(0, 6);
     expect(box?.extent.top).toBeCloseTo(-40, 6);
   }
+});
+
+describe("a second task", () => {
+  const words = (id: string, variantId: string) => {
+    const exercise = startingExercises.find((entry) => entry.id === id);
+    const variant = exercise?.variants.find((entry) => entry.id === variantId);
+    if (!exercise || !variant) throw new Error(`${id} has no ${variantId}`);
+    const body = bodyLengths({ heightM: 1.7 });
+    const figure = figureOf(exercise, variant, body);
+    const drawn = figure && drawFigure(body, figure, 0, { left: false, marked: "leg" });
+    if (!drawn?.ok) throw new Error("is not drawn");
+    return drawn.shapes.flatMap((shape) => shape.words?.text ?? []);
+  };
+
+  it("is said as what it is: counting, a signal, or nothing where the body itself shows it", () => {
+    expect(words("single-leg-stance", "stance-task")).toEqual(["7, 6, 5"]);
+    expect(words("strides", "strides-signal")).toEqual(["Go"]);
+    expect(words("cutting-drills", "pivot-runs-signal")).toEqual(["Go"]);
+    expect(words("line-walk", "line-walk-task")).toEqual([]);
+    expect(words("plank-leg-lift", "plank-leg-lift-reach")).toEqual([]);
+    expect(words("pelvic-tilt", "pelvic-tilt-arms")).toEqual([]);
+  });
 });

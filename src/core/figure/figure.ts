@@ -45,7 +45,7 @@ export type Prop =
   | { readonly kind: "slider"; readonly under: PointName }
   | { readonly kind: "tufts"; readonly x: Span }
   | { readonly kind: "mark"; readonly x: number; readonly z: number }
-  | { readonly kind: "sign"; readonly what: "eyes-closed" | "second-task"; readonly at: PointName }
+  | { readonly kind: "sign"; readonly what: "eyes-closed" | "counting" | "signal"; readonly at: PointName }
   | { readonly kind: "press"; readonly at: Anchor; readonly towards: Vec }
   | { readonly kind: "arrow"; readonly from: Anchor; readonly to: Anchor; readonly heads: "end" | "both" };
 

@@ -213,9 +213,16 @@ it("the clinic's own exercise: faults stand at their field; it borrows a figure 
   await page.waitForURL("**/edit");
   await awake(page);
   await page.getByRole("textbox", { name: /^Felt in/ }).fill("outside of the hip");
+  const sets = page.getByRole("textbox", { name: /^Sets, / }).first();
+  await sets.fill("many");
+  await page.getByRole("button", { name: "Save" }).click();
+  await page.getByText("Sets: a whole number from 1 to 20").waitFor();
+  expect(await sets.evaluate((input) => input === document.activeElement)).toBe(true);
+  await sets.fill("5");
   await page.getByRole("button", { name: "Save" }).click();
   await page.waitForURL("**/library/clam-at-the-wall-bars");
   await page.getByText("outside of the hip").waitFor();
+  await page.getByText(/^5 × /).first().waitFor();
 });
 
 it("by touch on a phone: filters open, a card opens, a knob turns", async () => {

@@ -10,7 +10,8 @@ import { callApi } from "~/islands/frame/call-api";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import FilterSelect from "~/islands/plan/FilterSelect";
 import { isKey, t } from "~/messages/say";
-import { draftOf, draftProblems, exerciseOf, type OwnDraft } from "./own-exercise";
+import DoseFields from "./DoseFields";
+import { draftOf, draftProblems, exerciseOf, type OwnDraft, type OwnVariant } from "./own-exercise";
 
 interface Props {
   base: Exercise;
@@ -30,9 +31,12 @@ export default function OwnExerciseForm({ base: first, isNew, names, drawn }: Pr
   const [problem, setProblem] = useState<Problem | null>(null);
   const set = (change: Partial<OwnDraft>) => setDraft({ ...draft, ...change });
   const faultAt = (path: string) => {
-    const key = `own.${wrong.find((one) => one.path === path)?.problem ?? ""}`;
-    return isKey(key) ? t(key) : null;
+    const found = wrong.find((one) => one.path === path)?.problem;
+    const key = `own.${found ?? ""}`;
+    return isKey(key) ? t(key) : (found ?? null);
   };
+  const setVariant = (id: string, change: Partial<OwnVariant>) =>
+    set({ variants: draft.variants.map((one) => (one.id === id ? { ...one, ...change } : one)) });
   const others = names.filter(([id]) => isNew || id !== base.id).map(([, name]) => name);
   const shown =
     base.variants.find(({ id }) => draft.variants.some((kept) => kept.id === id)) ?? base.variants[0];
@@ -118,31 +122,35 @@ export default function OwnExerciseForm({ base: first, isNew, names, drawn }: Pr
             <legend className="font-semibold">{t("own.variants")}</legend>
             {faultAt("/variants") && <p className="text-error text-sm">{faultAt("/variants")}</p>}
             {draft.variants.map((variant, n) => (
-              <div key={variant.id} className="mt-1 flex items-end gap-2">
-                <div className="min-w-0 flex-1">
-                  <Field name={t("own.variant", { at: n + 1 })} fault={faultAt(`/variants/${n}`)}>
-                    <input
-                      className="input w-full"
-                      value={variant.name}
-                      maxLength={120}
-                      onChange={(event) =>
-                        set({
-                          variants: draft.variants.map((one) =>
-                            one.id === variant.id ? { ...one, name: event.target.value } : one,
-                          ),
-                        })
-                      }
-                    />
-                  </Field>
+              <div key={variant.id} className="border-base-300 mt-2 border-t pt-2">
+                <div className="flex items-end gap-2">
+                  <div className="min-w-0 flex-1">
+                    <Field name={t("own.variant", { at: n + 1 })} fault={faultAt(`/variants/${n}`)}>
+                      <input
+                        className="input w-full"
+                        value={variant.name}
+                        maxLength={120}
+                        onChange={(event) => setVariant(variant.id, { name: event.target.value })}
+                      />
+                    </Field>
+                  </div>
+                  <button
+                    type="button"
+                    className="btn"
+                    aria-label={t("own.takeOutOf", { name: variant.name })}
+                    onClick={() => set({ variants: draft.variants.filter((one) => one.id !== variant.id) })}
+                  >
+                    {t("own.takeOut")}
+                  </button>
                 </div>
-                <button
-                  type="button"
-                  className="btn"
-                  aria-label={t("own.takeOutOf", { name: variant.name })}
-                  onClick={() => set({ variants: draft.variants.filter((one) => one.id !== variant.id) })}
-                >
-                  {t("own.takeOut")}
-                </button>
+                <DoseFields
+                  of={variant.name}
+                  text={variant.dose}
+                  faultAt={(field) => faultAt(`/variants/${n}/dose/${field}`)}
+                  onText={(field, value) =>
+                    setVariant(variant.id, { dose: { ...variant.dose, [field]: value } })
+                  }
+                />
               </div>
             ))}
           </fieldset>

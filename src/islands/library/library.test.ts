@@ -2,6 +2,7 @@ import { describe, expect, it } from "vitest";
 import { startingExercises } from "~/catalogue/exercises/all";
 import { exerciseProblems } from "~/core/progression/exercise-problems";
 import { firstPrescription, type Exercise } from "~/core/progression/exercise";
+import { doseText, doseTextProblems, withDose } from "./own-dose";
 import { codeOf, draftOf, draftProblems, exerciseOf } from "./own-exercise";
 import { knobChoices, turnedTo } from "./knob-values";
 import { addressOf, emptyQuery, filterCount, parametersOf, queryFrom } from "./library-query";
@@ -123,8 +124,64 @@ describe("an exercise of the clinic's own", () => {
     expect(paths({}, ["BEER CRATE STEP - ubung 2"])).toEqual([["/name", "nameTaken"]]);
     expect(paths({ cues: "a\nb\nc\nd\ne" })).toEqual([["/cues", "tooMany"]]);
     expect(paths({ variants: [] })).toEqual([["/variants", "missing"]]);
-    expect(paths({ variants: [{ id: "side-step-up-held", name: " " }] })).toEqual([
+    expect(paths({ variants: [{ id: "side-step-up-held", name: " ", dose: {} }] })).toEqual([
       ["/variants/0", "missing"],
     ]);
+  });
+});
+
+describe("the dose of a variant in the form", () => {
+  const variant = (id: string, of: Exercise) => {
+    const found = of.variants.find((entry) => entry.id === id);
+    if (!found) throw new Error(`no variant ${id}`);
+    return found;
+  };
+  const held = variant("side-step-up-held", stepUp);
+
+  it("asks only what the dose counts, and comes back the same", () => {
+    expect(Object.keys(doseText(held.dose)).sort()).toEqual([
+      "daysPerWeek",
+      "reps.bottom",
+      "reps.top",
+      "restSeconds",
+      "sets",
+    ]);
+    for (const exercise of startingExercises)
+      for (const each of exercise.variants) {
+        expect(doseTextProblems(doseText(each.dose), "")).toEqual([]);
+        expect(withDose(each, doseText(each.dose))).toEqual(each);
+      }
+  });
+
+  it("says by field what is no number, out of range, or the wrong way round", () => {
+    const problems = (over: object) =>
+      doseTextProblems({ ...doseText(held.dose), ...over }, "/variants/0/dose").map(({ path }) => path);
+    expect(problems({ sets: "" })).toEqual(["/variants/0/dose/sets"]);
+    expect(problems({ sets: "2.5", daysPerWeek: "8" })).toEqual([
+      "/variants/0/dose/sets",
+      "/variants/0/dose/daysPerWeek",
+    ]);
+    expect(problems({ restSeconds: "-1" })).toEqual(["/variants/0/dose/restSeconds"]);
+    expect(problems({ restSeconds: "0" })).toEqual([]);
+    expect(problems({ "reps.bottom": "13" })).toEqual(["/variants/0/dose/reps.top"]);
+    expect(doseTextProblems({ "hold.bottom": "7,5", "hold.top": "10" }, "")).toEqual([]);
+  });
+
+  it("makes the exercise that is saved, sound, with a new value among those its order turns through", () => {
+    const band = named("terminal-extension");
+    const draft = draftOf(band, true);
+    const [first, ...rest] = draft.variants;
+    if (!first) throw new Error("the exercise has variants");
+    const dose = { ...first.dose, sets: "4", "reps.bottom": "8", "reps.top": "12", restSeconds: "45" };
+    const made = exerciseOf(
+      band,
+      { ...draft, name: "Last degrees at home", variants: [{ ...first, dose }, ...rest] },
+      true,
+    );
+    expect(exerciseProblems(made)).toEqual([]);
+    const own = made.variants[0];
+    expect(own?.dose).toMatchObject({ sets: 4, reps: { bottom: 8, top: 12 }, restSeconds: 45 });
+    const turn = own?.turns.find(({ knob }) => knob === "reps");
+    expect(turn && "ladder" in turn && turn.ladder).toEqual(["8-12", "10-15", "15-20"]);
   });
 });

@@ -1,6 +1,7 @@
 import type { FieldProblem } from "~/core/interchange/validate";
 import type { Exercise } from "~/core/progression/exercise";
 import type { Lane } from "~/core/progression/body";
+import { doseText, doseTextProblems, withDose, type DoseText } from "./own-dose";
 
 /** What is typed about an exercise of the clinic's own. */
 export interface OwnDraft {
@@ -12,8 +13,14 @@ export interface OwnDraft {
   readonly cues: string;
   readonly caution: string;
   readonly safety: string;
-  /** Variants that stay, by the id of the one they come from, with their names. */
-  readonly variants: readonly { readonly id: string; readonly name: string }[];
+  /** Variants that stay, by the id of the one they come from, with their names and doses. */
+  readonly variants: readonly OwnVariant[];
+}
+
+export interface OwnVariant {
+  readonly id: string;
+  readonly name: string;
+  readonly dose: DoseText;
 }
 
 /** A draft that says what an exercise says; for a new one without its name. */
@@ -27,7 +34,7 @@ export function draftOf(exercise: Exercise, isNew: boolean): OwnDraft {
     cues: exercise.cues.join("\n"),
     caution: exercise.caution ?? "",
     safety: exercise.safety ?? "",
-    variants: exercise.variants.map(({ id, name }) => ({ id, name })),
+    variants: exercise.variants.map(({ id, name, dose }) => ({ id, name, dose: doseText(dose) })),
   };
 }
 
@@ -57,20 +64,21 @@ export function draftProblems(draft: OwnDraft, otherNames: readonly string[]): F
     ...needed,
     ...(draft.name.trim() !== "" && taken ? [{ path: "/name", problem: "nameTaken" }] : []),
     ...(lines(draft.cues).length > 4 ? [{ path: "/cues", problem: "tooMany" }] : []),
-    ...draft.variants.flatMap(({ name }, n) =>
-      name.trim() === "" ? [{ path: `/variants/${n}`, problem: "missing" }] : [],
-    ),
+    ...draft.variants.flatMap(({ name, dose }, n) => [
+      ...(name.trim() === "" ? [{ path: `/variants/${n}`, problem: "missing" }] : []),
+      ...doseTextProblems(dose, `/variants/${n}/dose`),
+    ]),
     ...(draft.variants.length === 0 ? [{ path: "/variants", problem: "missing" }] : []),
   ];
 }
 
 /**
- * The exercise that a draft makes of another: its knobs, doses and figure stay, the words are the draft's. A new one gets
+ * The exercise that a draft makes of another: its knobs and figure stay, words and doses are the draft's. A new one gets
  * ids of its own, and no published activity, which was measured on the other.
  */
 export function exerciseOf(base: Exercise, draft: OwnDraft, isNew: boolean): Exercise {
   const id = isNew ? codeOf(draft.name) : base.id;
-  const kept = new Map(draft.variants.map((variant) => [variant.id, variant.name]));
+  const kept = new Map(draft.variants.map((variant) => [variant.id, variant]));
   const { caution: _c, safety: _s, notFeltIn: _n, drawnLike: _d, activation, ...rest } = base;
   const optional = (key: "caution" | "safety" | "notFeltIn") =>
     draft[key].trim() === "" ? {} : { [key]: draft[key].trim() };
@@ -87,9 +95,10 @@ export function exerciseOf(base: Exercise, draft: OwnDraft, isNew: boolean): Exe
     cues: lines(draft.cues),
     ...(draft.drawnLike === id ? {} : { drawnLike: draft.drawnLike }),
     variants: base.variants.flatMap((variant, n) => {
-      const name = kept.get(variant.id);
-      if (name === undefined) return [];
-      return [{ ...variant, id: isNew ? `${id}-${n + 1}` : variant.id, name: name.trim() }];
+      const own = kept.get(variant.id);
+      if (!own) return [];
+      const dosed = withDose(variant, own.dose);
+      return [{ ...dosed, id: isNew ? `${id}-${n + 1}` : variant.id, name: own.name.trim() }];
     }),
     source: { kind: "common-practice" },
   };

@@ -1,10 +1,12 @@
 import { afterAll, beforeAll, expect, it } from "vitest";
 import { v7 as uuid } from "uuid";
+import type { CaseFile } from "~/core/interchange/case-file";
 import type { CaseloadRow } from "~/core/interchange/contract";
 import type { GateView } from "~/core/interchange/measure-contract";
 import { addDays } from "~/core/schedule/local-day";
 import { startServers, type Servers } from "~tests/harness/servers";
 import { signedIn, type Client, type Reply } from "~tests/harness/client";
+import { fencer, squeezeSession } from "~tests/harness/story";
 
 let servers: Servers;
 
@@ -47,4 +49,38 @@ it("whole mornings at two processes at once: every row overtaken, everybody read
   }
   expect(failed(replies)).toEqual([]);
   expect(replies.filter(({ status }) => status === 201).length).toBeGreaterThan(40);
+});
+
+it("one record written at both processes while everybody reads it: every write once, in order, no read torn", async () => {
+  servers.setClock("2026-03-10T09:00:00.000Z");
+  const here = await signedIn(servers.urls[0] as string);
+  const clients = [here, here.at(servers.urls[1] as string)];
+  const at = (n: number) => clients[n % 2] as Client;
+  const before = (await here.get(`/api/episodes/${fencer}`)).body.version as number;
+  const sessions = Array.from({ length: 16 }, (_, n) =>
+    squeezeSession("fencer", { occurredAt: `2026-03-10T08:${String(10 + n)}:00.000Z` }),
+  );
+  const writes = sessions.map((session, n) => at(n).post(`/api/episodes/${fencer}/sessions`, session));
+  const reads = Array.from({ length: 24 }, (_, n) =>
+    at(n).get(`/api/episodes/${fencer}${["", "/case", "/record", "/gate"][n % 4]}`),
+  );
+  const drafts = Array.from({ length: 8 }, (_, n) => {
+    const id = uuid();
+    return at(n).post(`/api/episodes/${fencer}/session-draft`, {
+      id,
+      body: { id, painBefore: 1, items: [] },
+    });
+  });
+  const replies = await Promise.all([...writes, ...reads, ...drafts]);
+  expect(failed(replies)).toEqual([]);
+  const written = replies.slice(0, sessions.length);
+  expect(written.map(({ status }) => status)).toEqual(sessions.map(() => 201));
+  const versions = written.map(({ body }) => body.stair.version as number);
+  expect(Math.max(...versions)).toBe(before + sessions.length);
+  for (const client of clients) {
+    const file = (await client.get(`/api/episodes/${fencer}/case`)).body as CaseFile;
+    const kept = file.sessions.map(({ id }) => id);
+    for (const { id } of sessions) expect(kept.filter((one) => one === id)).toHaveLength(1);
+    for (const { items } of file.sessions) expect(items[0]?.sets.length).toBeGreaterThan(0);
+  }
 });

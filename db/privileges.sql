@@ -37,3 +37,4 @@ GRANT SELECT, INSERT ON stop_signals TO {{app}};
 GRANT SELECT, INSERT ON signal_clearances TO {{app}};
 GRANT SELECT, INSERT ON flare_attributions TO {{app}};
 GRANT SELECT, INSERT ON documents TO {{app}};
+GRANT SELECT, INSERT ON call_settings TO {{app}};

@@ -5,8 +5,12 @@ export const demoClinic = {
   id: demoId("clinic"),
   name: "Tarn Street Movement Clinic",
   zone: "Europe/Vienna",
-  callWhom:
-    "Emergency: 112. Same day: the clinic's duty line, 555 0142. Otherwise: leave a message, we call back within a day.",
+  calls: {
+    emergency: "Call 112 now, then the clinic's duty line, 555 0142.",
+    "same-day": "Duty line, 555 0142, until 20:00; after that the emergency department.",
+    soon: "Leave a message at 555 0142: the sports physician calls back within a day.",
+    review: "Jorun Vask or Sunniva Okoro, at the next session; 555 0142 for a message.",
+  },
 };
 
 export const demoPassword = "one-step-at-a-time";

@@ -1,3 +1,4 @@
+import { insertCalls } from "~/server/clinic/calls-repository";
 import mysql from "mysql2/promise";
 import type { RowDataPacket } from "mysql2";
 import { hashPassword } from "~/server/auth/password";
@@ -28,12 +29,12 @@ export async function seedDemo(ownerUrl: string): Promise<boolean> {
       return false;
     }
     const at = now();
-    const { id: clinicId, name, zone, callWhom } = demoClinic;
+    const { id: clinicId, name, zone, calls } = demoClinic;
     await db.execute("INSERT INTO clinics (id, name, zone, call_whom, created_at) VALUES (?, ?, ?, ?, ?)", [
       clinicId,
       name,
       zone,
-      callWhom,
+      calls.review,
       toDatabaseTime(at),
     ]);
     const password = await hashPassword(demoPassword);
@@ -52,7 +53,9 @@ export async function seedDemo(ownerUrl: string): Promise<boolean> {
         ],
       );
     }
+    const lead = { clinicId, staffId: demoStaffId("lead") };
     const today = localDay(at, zone);
+    await insertCalls(db, lead, { id: demoId("calls"), calls }, `${addDays(today, -200)}T09:00:00.000Z`);
     for (const person of demoPeople) {
       const file = simulate(person.profile, today);
       await storeCase(

@@ -226,6 +226,15 @@ export const daily = {
   "document.anew": "Make it again from the record",
   "document.signed": "Signed and kept in the record.",
   "document.of": "{kind}: {name}",
+  "calls.title": "Whom to call",
+  "calls.whom": "Whom to call",
+  "calls.help":
+    "Shown with every stop signal of that urgency, at intake and on the stair. Names and numbers, in your own words.",
+  "calls.read": "Set by the clinic's lead. Shown with every stop signal of that urgency.",
+  "calls.of": "Whom to call: {urgency}",
+  "calls.missing": "is needed: a signal without anybody to call helps nobody",
+  "calls.save": "Save",
+  "calls.saved": "Saved. It holds from now on.",
   "note.head": "Visit note, {date}",
   "note.person":
     "{name}, {age} years, {activity}. {diagnosis}, {side}. Day {days}, stage {stage} since {since}.",

@@ -4,6 +4,7 @@ import type { Intake } from "~/core/intake/intake";
 import type { Placing } from "~/core/intake/place";
 import { bodyPositions } from "~/core/progression/body";
 import { someIntake } from "~tests/builders/intake";
+import { demoClinic } from "~demo/clinic";
 import { startServers, type Servers } from "~tests/harness/servers";
 import { signedIn, type Client, type Reply } from "~tests/harness/client";
 
@@ -43,7 +44,11 @@ describe("a red flag", () => {
       }),
     ]) {
       expect(reply.status).toBe(422);
-      expect(reply.body).toMatchObject({ type: "/problems/red-flag", changed: { urgency: "emergency" } });
+      expect(reply.body).toMatchObject({
+        type: "/problems/red-flag",
+        title: `Stop here: ${demoClinic.calls.emergency}`,
+        changed: { urgency: "emergency" },
+      });
       expect(reply.body.title).toContain("112");
     }
     expect(await caseloadSize()).toBe(before);
@@ -220,5 +225,50 @@ describe("a draft", () => {
     // A save that was still on its way when the intake was signed.
     expect((await one.post("/api/intakes/drafts", draft)).status).toBe(201);
     expect(await found()).toEqual([]);
+  });
+});
+
+describe("whom to call", () => {
+  const calls = {
+    emergency: "Call 112.",
+    "same-day": "Duty line 555 0199.",
+    soon: "Write to the sports physician.",
+    review: "Ask at the next session.",
+  };
+
+  it("is read by everybody and set by the clinic's lead alone", async () => {
+    const body = { id: uuid(), calls };
+    for (const client of [one, assistant]) {
+      expect((await client.get("/api/clinic/calls")).body).toEqual({
+        calls: demoClinic.calls,
+        maySet: false,
+      });
+      const refused = await client.post("/api/clinic/calls", body);
+      expect([refused.status, refused.body.title]).toEqual([403, "Only the clinic's lead may set this."]);
+    }
+    const lead = await signedIn(servers.urls[0] as string, "lead");
+    expect((await lead.get("/api/clinic/calls")).body.maySet).toBe(true);
+  });
+
+  it("needs words for every urgency, is written once, and holds at every process at once", async () => {
+    const lead = await signedIn(servers.urls[0] as string, "lead");
+    const wrong = await lead.post("/api/clinic/calls", { id: uuid(), calls: { ...calls, soon: "  " } });
+    expect([wrong.status, paths(wrong)]).toEqual([422, ["/calls/soon"]]);
+    const { review: _left, ...three } = calls;
+    expect(paths(await lead.post("/api/clinic/calls", { id: uuid(), calls: three }))).toEqual([
+      "/calls/review",
+    ]);
+    const body = { id: uuid(), calls };
+    const twins = await Promise.all([
+      lead.post("/api/clinic/calls", body),
+      lead.at(servers.urls[1] as string).post("/api/clinic/calls", body),
+    ]);
+    expect(twins.map(({ status }) => status)).toEqual([201, 201]);
+    expect(twins.map((reply) => reply.body.repeated).sort()).toEqual([false, true]);
+    expect((await two.get("/api/clinic/calls")).body.calls).toEqual(calls);
+    const intake = someIntake("kneecap-pain", { redFlags: ["calf-hot"] });
+    expect((await two.post("/api/intakes/placing", { intake })).body.title).toBe(
+      "Stop here: Duty line 555 0199.",
+    );
   });
 });

@@ -84,6 +84,7 @@ const views: Record<string, (page: Page) => Promise<unknown>> = {
     await page.getByRole("button", { name: "Something is wrong" }).click();
     await page.getByRole("button", { name: /Calf hot/ }).click();
   },
+  "whom to call": (page) => visit(page, "/clinic"),
   library: (page) => visit(page, "/library"),
   "library by activity": (page) => visit(page, "/library?activity=gluteus-maximus"),
   "library for a patient": (page) => goTo(page, "Stanhope", "/library"),

@@ -236,7 +236,11 @@ const drawers: { readonly [K in Prop["kind"]]: DrawerOf<K> } = {
     return [
       {
         ...made(key, "bubble", d, 8, [bubble.at], bubble.r),
-        words: { text: what === "signal" ? "Go" : "7, 6, 5", at: [bubble.at[0], bubble.at[1] + 1.6 * h], size: 4.6 * h },
+        words: {
+          text: what === "signal" ? "Go" : "7, 6, 5",
+          at: [bubble.at[0], bubble.at[1] + 1.6 * h],
+          size: 4.6 * h,
+        },
       },
     ];
   },

@@ -12,6 +12,7 @@ import { Pain } from "~/core/response/pain-response";
 import { PainSchoolCode } from "~/core/response/pain-school";
 import { NextDayReport, SetRecord } from "~/core/response/session-record";
 import { CaseSession } from "./case-file";
+import { Calls } from "./clinic-contract";
 import { OpenSignal } from "./daily-contract";
 
 const closed = { additionalProperties: false };
@@ -270,7 +271,7 @@ export const StairView = Type.Object(
     changeBudget: Type.Object({ used: Type.Integer(), limit: Type.Integer() }, closed),
     /** Stop signals that nobody has cleared. */
     signals: Type.Array(OpenSignal),
-    callWhom: Type.String(),
+    calls: Calls,
     maySign: Type.Boolean(),
   },
   closed,

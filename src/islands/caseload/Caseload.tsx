@@ -85,10 +85,14 @@ export default function Caseload({ rows: first, count, counts: firstCounts }: Pr
           {t("intake.new")}
         </a>
       </div>
-      <div className="mt-2 flex flex-wrap gap-x-1" role="group" aria-label={t("caseload.filter")}>
+      <div
+        className="mt-2 flex flex-wrap gap-x-1 max-sm:-mx-4 max-sm:flex-nowrap max-sm:overflow-x-auto max-sm:px-4"
+        role="group"
+        aria-label={t("caseload.filter")}
+      >
         <button
           type="button"
-          className={`btn px-3 ${only === null ? "btn-active" : "btn-ghost"}`}
+          className={`btn shrink-0 px-3 ${only === null ? "btn-active" : "btn-ghost"}`}
           aria-pressed={only === null}
           onClick={() => choose(null)}
         >
@@ -98,7 +102,7 @@ export default function Caseload({ rows: first, count, counts: firstCounts }: Pr
           <button
             key={code}
             type="button"
-            className={`btn px-3 ${only === code ? "btn-active" : "btn-ghost"}`}
+            className={`btn shrink-0 px-3 ${only === code ? "btn-active" : "btn-ghost"}`}
             aria-pressed={only === code}
             onClick={() => choose(only === code ? null : code)}
           >

@@ -1,4 +1,4 @@
-import { BookOpen, CircleHelp, LogOut, SunMoon } from "lucide-react";
+import { BookOpen, CircleHelp, LogOut, Phone, SunMoon } from "lucide-react";
 import { useEffect, useRef } from "react";
 import type { Role } from "~/core/interchange/contract";
 import { t } from "~/messages/say";
@@ -50,7 +50,7 @@ export default function TopBar({ name, role, clinic }: Props) {
 
   return (
     <header className="bg-primary text-primary-content print:hidden">
-      <div className="mx-auto flex max-w-7xl items-center gap-2 px-4">
+      <div className="mx-auto flex max-w-7xl items-center gap-2 px-4 max-sm:gap-0">
         <a href="/" className="flex min-h-11 items-center gap-2 rounded-md pr-2 font-semibold">
           <svg viewBox="0 0 32 32" className="size-7" aria-hidden>
             <path d="M3 26h8v-7h7v-7h11" fill="none" stroke="currentColor" strokeWidth="3" />
@@ -61,6 +61,14 @@ export default function TopBar({ name, role, clinic }: Props) {
         <a href="/library" className="btn btn-ghost text-primary-content hover:text-base-content ml-auto">
           <BookOpen className="size-5" aria-hidden />
           <span className="max-sm:sr-only">{t("library.title")}</span>
+        </a>
+        <a
+          href="/clinic"
+          className="btn btn-ghost btn-square text-primary-content hover:text-base-content"
+          aria-label={t("calls.title")}
+          title={t("calls.title")}
+        >
+          <Phone className="size-5" aria-hidden />
         </a>
         <span className="hidden text-sm sm:inline">
           {name}, {t(`role.${role}`)}

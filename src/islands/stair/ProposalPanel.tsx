@@ -8,6 +8,7 @@ import type {
   StairView,
   Written,
 } from "~/core/interchange/contract";
+import { mostUrgent, type Urgency } from "~/core/intake/stop-signal";
 import { callApi } from "~/islands/frame/call-api";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayChange, sayEvidence, sayRule } from "~/messages/describe";
@@ -79,7 +80,9 @@ export default function ProposalPanel({ stair, item, signable, onSigned, onStale
         ))}
         {proposal.review && <li className="font-semibold">{t("sign.review")}</li>}
       </ul>
-      {proposal.outcome === "stop" && <p className="text-error mt-2 text-sm font-medium">{stair.callWhom}</p>}
+      {proposal.outcome === "stop" && (
+        <p className="text-error mt-2 text-sm font-medium">{stair.calls[urgencyOf(item)]}</p>
+      )}
       {exercise.caution && <p className="text-base-content/80 mt-1 text-sm italic">{exercise.caution}</p>}
       <ProblemNote problem={problem} />
       {signable && !stair.maySign && <p className="text-base-content/75 mt-2 text-sm">{t("sign.mayNot")}</p>}
@@ -126,4 +129,10 @@ export default function ProposalPanel({ stair, item, signable, onSigned, onStale
       )}
     </div>
   );
+}
+
+/** How soon somebody has to be called about a stopped item: as its signal says, else for review. */
+function urgencyOf({ proposal }: StairItem): Urgency {
+  const code = proposal.evidence.find((piece) => piece.code === "stop-signal")?.values["signal"];
+  return mostUrgent(code === undefined ? [] : [String(code)]) ?? "review";
 }

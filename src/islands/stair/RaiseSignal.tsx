@@ -82,6 +82,11 @@ export default function RaiseSignal({
             </fieldset>
           ))}
           <div className="bg-base-100 sticky -bottom-6 mt-3 flex flex-wrap items-end gap-3 py-3">
+            {chosen && (
+              <p className="w-full font-medium">
+                {t("calls.whom")}: {stair.calls[chosen.urgency]}
+              </p>
+            )}
             {needsExercise && (
               <label className="flex flex-col gap-1 text-sm font-medium">
                 {t("signals.exercise")}

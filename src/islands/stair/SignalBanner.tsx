@@ -32,7 +32,7 @@ export default function SignalBanner({
             {t("signals.since", { time: sayTime(signal.at, stair.zone), by: signal.by })}
             {signal.note && ` · “${signal.note}”`}
           </p>
-          {signal.urgency !== "review" && <p className="font-medium">{stair.callWhom}</p>}
+          <p className="font-medium">{stair.calls[signal.urgency]}</p>
           {stair.maySign ? (
             <details className="mt-1">
               <summary className="btn">{t("signals.clear")}</summary>

@@ -1,6 +1,7 @@
 import type { ResultSetHeader, RowDataPacket } from "mysql2";
+import type { Calls } from "~/core/interchange/clinic-contract";
 import type { Role } from "~/core/interchange/contract";
-import { toDatabaseTime, type Queryable } from "~/server/db/connection";
+import { fromDatabaseJson, toDatabaseTime, type Queryable } from "~/server/db/connection";
 import type { StaffContext } from "./staff-context";
 
 export interface StaffLogin {
@@ -39,7 +40,8 @@ export async function findSession(
   limits: { seenSince: string; createdSince: string },
 ): Promise<{ staff: StaffContext; lastSeenAt: string } | null> {
   const [rows] = await db.execute<RowDataPacket[]>(
-    `SELECT s.clinic_id, s.id, s.name, s.role, c.name AS clinic_name, c.zone, c.call_whom, t.last_seen_at
+    `SELECT s.clinic_id, s.id, s.name, s.role, c.name AS clinic_name, c.zone, c.call_whom, t.last_seen_at,
+            (SELECT w.calls FROM call_settings w WHERE w.clinic_id = c.id ORDER BY w.at DESC, w.id DESC LIMIT 1) AS calls
        FROM staff_sessions t
        JOIN staff s ON s.clinic_id = t.clinic_id AND s.id = t.staff_id
        JOIN clinics c ON c.id = t.clinic_id
@@ -57,10 +59,18 @@ export async function findSession(
       role: row["role"] as Role,
       clinicName: row["clinic_name"],
       zone: row["zone"],
-      callWhom: row["call_whom"],
+      calls: row["calls"] === null ? forAll(row["call_whom"]) : fromDatabaseJson<Calls>(row["calls"]),
     },
   };
 }
+
+/** A clinic that has set nothing has one sentence for every urgency. */
+const forAll = (words: string): Calls => ({
+  emergency: words,
+  "same-day": words,
+  soon: words,
+  review: words,
+});
 
 export async function touchSession(db: Queryable, tokenHash: Buffer, at: string): Promise<void> {
   await db.execute("UPDATE staff_sessions SET last_seen_at = ? WHERE token_hash = ?", [

@@ -54,6 +54,11 @@ export function isConflict(error: unknown): boolean {
   return conflictNumbers.has(Number((error as { errno?: number }).errno));
 }
 
+/** True when a row with this key is there already. */
+export function isDuplicate(error: unknown): boolean {
+  return Number((error as { errno?: number }).errno) === 1062;
+}
+
 function isRetried(error: unknown): boolean {
   return retriedNumbers.has(Number((error as { errno?: number }).errno)) || lostConnection.has(codeOf(error));
 }

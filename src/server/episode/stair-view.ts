@@ -65,7 +65,7 @@ export function stairView(staff: StaffContext, loaded: LoadedCase, preview?: Pai
     lanes: review.lanes,
     changeBudget: review.changeBudget,
     signals: openSignals(loaded),
-    callWhom: staff.callWhom,
+    calls: staff.calls,
     maySign: (signingRoles as readonly string[]).includes(staff.role),
   };
 }

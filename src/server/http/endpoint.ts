@@ -62,7 +62,10 @@ export function writeEndpoint<S extends TSchema>(
       const staff = signedIn(context);
       const body = await validBody(schema, context.request, limitBytes);
       if (!allowed.includes(staff.role)) {
-        throw new ApiProblem(403, "role", "Your role may not sign this. Ask a clinician.");
+        const title = allowed.includes("clinician")
+          ? "Your role may not sign this. Ask a clinician."
+          : "Only the clinic's lead may set this.";
+        throw new ApiProblem(403, "role", title);
       }
       return json(await handler(staff, body, context), 201);
     } catch (error) {

@@ -4,6 +4,7 @@ import { allCalculations } from "~/catalogue/calculations";
 import { CaseFile } from "~/core/interchange/case-file";
 import * as contract from "~/core/interchange/contract";
 import { ExerciseFile } from "~/core/interchange/exercise-file";
+import { CallsBody, CallsView, CallsWritten } from "~/core/interchange/clinic-contract";
 import * as intake from "~/core/interchange/intake-contract";
 import { Exercise } from "~/core/progression/exercise";
 import * as measure from "~/core/interchange/measure-contract";
@@ -31,6 +32,14 @@ const episode = "/api/episodes/{id}";
 export const operations: readonly Operation[] = [
   { method: "post", path: "/api/sign-in", summary: "Sign in", body: contract.SignInBody, answer: signedIn },
   { method: "post", path: "/api/sign-out", summary: "Sign out", answer: signedIn },
+  { method: "get", path: "/api/clinic/calls", summary: "Whom to call, by urgency", answer: CallsView },
+  {
+    method: "post",
+    path: "/api/clinic/calls",
+    summary: "Set whom to call, by urgency",
+    body: CallsBody,
+    answer: CallsWritten,
+  },
   { method: "get", path: "/api/caseload", summary: "Active episodes, worst first", answer: caseload },
   { method: "get", path: episode, summary: "The stair of a patient", answer: contract.StairView },
   {

@@ -31,7 +31,7 @@ export async function checkIntake(
 ): Promise<CheckedIntake> {
   const urgency = mostUrgent(intake.redFlags);
   if (urgency || intake.redFlags.length > 0) {
-    throw new ApiProblem(422, "red-flag", `Stop here: ${staff.callWhom}`, {
+    throw new ApiProblem(422, "red-flag", `Stop here: ${staff.calls[urgency ?? "soon"]}`, {
       changed: { urgency: urgency ?? "soon", signals: intake.redFlags },
     });
   }

@@ -11,15 +11,13 @@ import { writeAudit } from "~/server/audit/audit-repository";
 import type { StaffContext } from "~/server/auth/staff-context";
 import { now } from "~/server/clock";
 import { pool, toDatabaseTime, type Connection } from "~/server/db/connection";
-import { inTransaction } from "~/server/db/transaction";
+import { inTransaction, isDuplicate } from "~/server/db/transaction";
 import { attachDefinitions, storeDefinition } from "~/server/episode/definition-repository";
 import { findEpisode, insertEpisode, insertPerson } from "~/server/episode/episode-repository";
 import * as write from "~/server/episode/fact-writer";
 import { refused } from "~/server/http/problem";
 import { dropDraft } from "./draft-repository";
 import { checkIntake, type CheckedIntake } from "./propose-placing";
-
-const duplicateKey = 1062;
 
 interface SignedItem {
   readonly id: string;
@@ -37,8 +35,8 @@ export async function signIntake(staff: StaffContext, body: IntakeBody): Promise
     return await writeIntake(staff, body);
   } catch (error) {
     // A twin of this call was faster: the episode is there, and was written whole.
-    const twin = (error as { errno?: number }).errno === duplicateKey;
-    if (twin && (await findEpisode(pool(), staff.clinicId, body.id))) return { id: body.id, repeated: true };
+    if (isDuplicate(error) && (await findEpisode(pool(), staff.clinicId, body.id)))
+      return { id: body.id, repeated: true };
     throw error;
   }
 }

@@ -5,15 +5,16 @@ import { endProcess } from "../../tools/machine/processes.mjs";
 import { startServers, type Servers } from "~tests/harness/servers";
 import {
   awake,
+  nextFrames,
   openStair,
   phone,
   pick,
   signIn,
   startBrowser,
   tablet,
+  type Visitor,
   visit,
   visitor,
-  type Visitor,
 } from "~tests/harness/browser";
 
 let servers: Servers;
@@ -129,7 +130,7 @@ describe.each(Object.entries(views))("%s", (name, open) => {
     };
     for (const [theme, runOnly] of Object.entries(rules)) {
       await page.evaluate((wanted) => (document.documentElement.dataset["theme"] = wanted), theme);
-      await page.waitForTimeout(250);
+      await nextFrames(page);
       const violations = await page.evaluate(async (only) => {
         const checker = (window as unknown as { axe: typeof axe }).axe;
         const result = await checker.run(document, { runOnly: only });
@@ -142,7 +143,7 @@ describe.each(Object.entries(views))("%s", (name, open) => {
     }
 
     await page.setViewportSize(phone);
-    await page.waitForTimeout(250);
+    await nextFrames(page);
     const width = await page.evaluate(() => document.documentElement.scrollWidth);
     const small = await page.$$eval(
       "main button, main a.btn, main select, header button, header a",

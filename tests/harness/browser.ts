@@ -55,6 +55,11 @@ export async function awake(page: Page): Promise<void> {
     ),
   );
   // Effects run after the frame in which an island is put together.
+  await nextFrames(page);
+}
+
+/** Waits until what was altered has been laid out and drawn. */
+export async function nextFrames(page: Page): Promise<void> {
   await page.evaluate(
     () => new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve))),
   );

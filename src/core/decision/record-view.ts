@@ -14,15 +14,25 @@ export interface RecordView {
   readonly lastChange: SignedChange | undefined;
 }
 
-/** Judges and sorts the record. Days and changes after `now` are not seen. */
+const views = new WeakMap<DecideInput, RecordView>();
+
+/** Judges and sorts the record, once for each input, which is not altered. Days and changes after `now` are not seen. */
 export function viewRecord(input: DecideInput): RecordView {
-  const seen = (at: string) => Date.parse(at) <= Date.parse(input.now);
-  const allDays = judgedDays(input)
-    .filter((day) => seen(day.lastSessionAt))
-    .sort((a, b) => Date.parse(a.lastSessionAt) - Date.parse(b.lastSessionAt));
-  const changes = input.changes
-    .filter((change) => seen(change.at))
-    .sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
+  const found = views.get(input) ?? judged(input);
+  views.set(input, found);
+  return found;
+}
+
+function judged(input: DecideInput): RecordView {
+  const now = Date.parse(input.now);
+  const inOrder = <T>(entries: readonly T[], instant: (entry: T) => string): T[] =>
+    entries
+      .map((entry) => ({ entry, at: Date.parse(instant(entry)) }))
+      .filter(({ at }) => at <= now)
+      .sort((a, b) => a.at - b.at)
+      .map(({ entry }) => entry);
+  const allDays = inOrder(judgedDays(input), (day) => day.lastSessionAt);
+  const changes = inOrder(input.changes, (change) => change.at);
   return {
     input,
     today: localDay(input.now, input.zone),

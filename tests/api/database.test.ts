@@ -4,6 +4,13 @@ import path from "node:path";
 import mysql, { type Connection, type RowDataPacket } from "mysql2/promise";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { v7 as uuid } from "uuid";
+import { findLogin, findSession } from "~/server/auth/staff-repository";
+import { readEntries } from "~/server/caseload/caseload-repository";
+import type { Queryable } from "~/server/db/connection";
+import { readParts } from "~/server/episode/case-parts";
+import { bumpVersion, findEpisode, lockEpisode } from "~/server/episode/episode-repository";
+import { dropSessionDraft } from "~/server/episode/session-draft-repository";
+import { dropDraft } from "~/server/intake/draft-repository";
 import { migrate, MigrationRefused } from "~/server/db/migrate";
 import { takeLease } from "~/server/db/lease";
 import { demoClinic } from "~demo/clinic";
@@ -108,6 +115,57 @@ describe("migrations", () => {
     expect(applied.flat()).toEqual(["9999_new.sql"]);
     await owner.query("DROP TABLE newly_made");
     await owner.query("DELETE FROM schema_migrations WHERE name = '9999_new.sql'");
+  });
+});
+
+describe("how the hot statements reach their rows", () => {
+  interface Plan {
+    readonly table: string | null;
+    readonly key: string | null;
+    readonly rows: number | null;
+    readonly Extra: string | null;
+  }
+  /** What MariaDB says of every statement that a piece of code would run; nothing is run. */
+  const plansOf = async (work: (db: Queryable) => Promise<unknown>): Promise<RowDataPacket[]> => {
+    const plans: RowDataPacket[] = [];
+    const explain = async (sql: string, values: unknown[]) => {
+      const [rows] = await owner.query<RowDataPacket[]>(`EXPLAIN ${sql}`, values);
+      plans.push(...rows);
+      return [[], []];
+    };
+    await work({ execute: explain, query: explain } as unknown as Queryable);
+    return plans;
+  };
+  const clinic = demoClinic.id;
+  const now = "2026-03-10T09:00:00.000Z";
+
+  it.each([
+    ["raising a version", (db: Queryable) => bumpVersion(db, clinic, fencer)],
+    ["locking an episode", (db: Queryable) => lockEpisode(db, clinic, fencer)],
+    ["dropping a session's draft", (db: Queryable) => dropSessionDraft(db, clinic, fencer, uuid())],
+    ["dropping an intake's draft", (db: Queryable) => dropDraft(db, clinic, uuid())],
+  ])("%s locks one row by its key, not the clinic's rows by another index", async (_what, work) => {
+    const plans = await plansOf(work);
+    expect(plans).toHaveLength(1);
+    const [plan] = plans as Plan[];
+    // Nothing to lock at all is as good: then the row is not there.
+    if (plan?.key) expect([plan.key, Number(plan.rows)]).toEqual(["PRIMARY", 1]);
+  });
+
+  it.each([
+    [
+      "who is signed in",
+      (db: Queryable) => findSession(db, Buffer.alloc(32), { seenSince: now, createdSince: now }),
+    ],
+    ["a sign-in", (db: Queryable) => findLogin(db, "a@b.example")],
+    ["one episode", (db: Queryable) => findEpisode(db, clinic, fencer)],
+    ["the parts of an episode", (db: Queryable) => readParts(db, clinic, [fencer])],
+    ["the caseload", (db: Queryable) => readEntries(db, clinic, now, "1")],
+  ])("%s: every table is reached by an index", async (_what, work) => {
+    const plans = await plansOf(work);
+    expect(plans.length).toBeGreaterThan(0);
+    for (const { table, key, Extra } of plans as Plan[])
+      expect([table, key !== null || /const tables/.test(Extra ?? "")]).toEqual([table, true]);
   });
 });
 

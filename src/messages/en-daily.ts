@@ -226,8 +226,9 @@ export const daily = {
   "document.anew": "Make it again from the record",
   "document.signed": "Signed and kept in the record.",
   "document.of": "{kind}: {name}",
+  "signal.more.leg-nerve": "If it is getting worse: {emergency}",
+  "signal.more.gives-way": "Locked, or giving way again and again: refer. {soon}",
   "calls.title": "Whom to call",
-  "calls.whom": "Whom to call",
   "calls.help":
     "Shown with every stop signal of that urgency, at intake and on the stair. Names and numbers, in your own words.",
   "calls.read": "Set by the clinic's lead. Shown with every stop signal of that urgency.",

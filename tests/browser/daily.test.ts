@@ -11,6 +11,7 @@ import {
   type Visitor,
 } from "~tests/harness/browser";
 import { quickLine, recordByLines } from "~tests/harness/session";
+import { demoClinic } from "~demo/clinic";
 import { startServers, type Servers } from "~tests/harness/servers";
 
 let servers: Servers;
@@ -180,6 +181,8 @@ describe("something is wrong", () => {
     await banner.waitFor();
     expect(await banner.innerText()).toContain("To a doctor today. Calf hot, swollen, tender");
     expect(await banner.innerText()).toContain("since the drive yesterday");
+    expect(await banner.innerText()).toContain(demoClinic.calls["same-day"]);
+    expect(await page.getByTestId("proposal").first().innerText()).toContain(demoClinic.calls["same-day"]);
     const outcomes = await page.getByTestId("items").getByTestId("outcome").allInnerTexts();
     expect(new Set(outcomes)).toEqual(new Set(["Stop"]));
     await visit(page, "/");
@@ -194,6 +197,8 @@ describe("something is wrong", () => {
     const dialog = page.getByTestId("raise-signal");
     await dialog.getByRole("button", { name: /catches or gives way/ }).click();
     const raise = dialog.getByRole("button", { name: "Raise: suspends its lane" });
+    expect(await dialog.innerText()).toContain(demoClinic.calls.review);
+    expect(await dialog.innerText()).toContain("Locked, or giving way again and again: refer.");
     expect(await raise.isDisabled()).toBe(true);
     await dialog.getByLabel("In which exercise").selectOption({ label: "Side step-up" });
     await raise.click();

@@ -6,6 +6,7 @@ import { stopSignals, urgencies, type StopSignalDefinition } from "~/core/intake
 import { callApi } from "~/islands/frame/call-api";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { label, t } from "~/messages/say";
+import WhomToCall from "./WhomToCall";
 
 const namesExercise: readonly string[] = ["item", "lane"];
 
@@ -82,11 +83,7 @@ export default function RaiseSignal({
             </fieldset>
           ))}
           <div className="bg-base-100 sticky -bottom-6 mt-3 flex flex-wrap items-end gap-3 py-3">
-            {chosen && (
-              <p className="w-full font-medium">
-                {t("calls.whom")}: {stair.calls[chosen.urgency]}
-              </p>
-            )}
+            {chosen && <WhomToCall calls={stair.calls} code={chosen.code} urgency={chosen.urgency} />}
             {needsExercise && (
               <label className="flex flex-col gap-1 text-sm font-medium">
                 {t("signals.exercise")}

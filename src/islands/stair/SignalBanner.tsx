@@ -3,6 +3,7 @@ import { v7 as uuid } from "uuid";
 import type { StairView, Written } from "~/core/interchange/contract";
 import ReasonForm from "~/islands/frame/ReasonForm";
 import { label, sayTime, t } from "~/messages/say";
+import WhomToCall from "./WhomToCall";
 
 /** Open stop signals: what, how urgent, whom to call; cleared in writing by who may sign. */
 export default function SignalBanner({
@@ -32,7 +33,7 @@ export default function SignalBanner({
             {t("signals.since", { time: sayTime(signal.at, stair.zone), by: signal.by })}
             {signal.note && ` · “${signal.note}”`}
           </p>
-          <p className="font-medium">{stair.calls[signal.urgency]}</p>
+          <WhomToCall calls={stair.calls} code={signal.code} urgency={signal.urgency} />
           {stair.maySign ? (
             <details className="mt-1">
               <summary className="btn">{t("signals.clear")}</summary>

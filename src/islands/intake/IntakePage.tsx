@@ -12,6 +12,7 @@ import { emptyIntake, fieldOf, toIntake, type IntakeFields } from "./intake-fiel
 import { GoalsSection, PersonSection, ProblemSection } from "./IntakeSections";
 import { LimitsSection, ScreenSection } from "./SafetySections";
 import PlacingPanel from "./PlacingPanel";
+import RedFlagNote, { redFlagOf } from "./RedFlagNote";
 
 export type PathwayChoice = Pick<Pathway, "code" | "name" | "procedures" | "grafts" | "region"> & {
   stages: { code: string; name: string }[];
@@ -80,6 +81,8 @@ export default function IntakePage({ pathways, drafts, zone, maySign, known }: P
   });
 
   const pathway = pathways.find((choice) => choice.code === watch("pathway"));
+  const redFlag = problem && redFlagOf(problem);
+
   return (
     <FormProvider {...form}>
       <div className="mx-auto max-w-7xl px-4 py-4">
@@ -113,7 +116,8 @@ export default function IntakePage({ pathways, drafts, zone, maySign, known }: P
           <div className="flex flex-col gap-4">
             <ScreenSection />
             <GoalsSection />
-            {problem && <ProblemNote problem={problem} sayPath={sayPath} />}
+            {redFlag && problem && <RedFlagNote title={problem.title} flag={redFlag} />}
+            {problem && !redFlag && <ProblemNote problem={problem} sayPath={sayPath} />}
             <button className="btn btn-primary btn-lg" disabled={form.formState.isSubmitting}>
               {t("intake.propose")}
             </button>

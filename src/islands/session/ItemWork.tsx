@@ -36,7 +36,7 @@ export default function ItemWork({ stair, item, index }: Props) {
       data-testid={`session-${exercise.id}`}
       aria-label={exercise.name}
     >
-      <div className="grid grid-cols-[minmax(0,1fr)_auto] items-start gap-3">
+      <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-3 sm:grid-cols-[minmax(0,1fr)_auto]">
         <div>
           <h2 className="text-xl leading-tight font-semibold">
             {exercise.name}
@@ -59,7 +59,7 @@ export default function ItemWork({ stair, item, index }: Props) {
           heightM={stair.heightM}
           side={stair.involvedSide}
           label={t("figure.of", { exercise: exercise.name, variant: item.variantName })}
-          className="h-32 w-32 sm:w-48"
+          className="h-36 pr-11 sm:w-60"
         />
       </div>
       {draft.differs && (

@@ -59,7 +59,7 @@ export default function ItemList({ stair, signable, selected, onSelect, onSigned
                 </span>
               </button>
               {open && (
-                <div className="border-base-300 border-t px-3 py-2">
+                <div className="border-base-300 border-t px-3 py-2 max-sm:flex max-sm:flex-col">
                   <ExerciseFigure
                     exercise={item.exercise}
                     prescription={item.prescription}
@@ -67,7 +67,7 @@ export default function ItemList({ stair, signable, selected, onSelect, onSigned
                     heightM={stair.heightM}
                     side={stair.involvedSide}
                     label={t("figure.of", { exercise: item.exercise.name, variant: item.variantName })}
-                    className="float-right ml-2 h-36 w-44"
+                    className="h-36 pr-11 max-sm:order-last max-sm:mt-2 sm:float-right sm:ml-2 sm:w-56"
                   />
                   <p className="text-base-content/80 text-sm">
                     {t(`lane.${item.lane}`)} · {item.variantName}

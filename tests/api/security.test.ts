@@ -5,7 +5,7 @@ import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { v7 as uuid } from "uuid";
 import { hashPassword } from "~/server/auth/password";
 import { operations } from "~/server/http/openapi";
-import { demoPassword } from "~demo/clinic";
+import { demoClinic, demoPassword } from "~demo/clinic";
 import { startServers, type Servers } from "~tests/harness/servers";
 import type { Placing } from "~/core/intake/place";
 import { someIntake } from "~tests/builders/intake";
@@ -130,6 +130,18 @@ describe("another clinic's ids answer 404, at every endpoint that takes one", ()
     const stranger = new Client(url);
     await stranger.post("/api/sign-in", { email: foreignEmail, password: demoPassword });
     expect((await stranger.get("/api/caseload")).body.rows).toEqual([]);
+  });
+
+  it("and sets whom to call for itself alone; before it has, its one sentence stands for every urgency", async () => {
+    const stranger = new Client(url);
+    await stranger.post("/api/sign-in", { email: foreignEmail, password: demoPassword });
+    const urgencies = ["emergency", "same-day", "soon", "review"];
+    const all = (words: string) => Object.fromEntries(urgencies.map((urgency) => [urgency, words]));
+    expect((await stranger.get("/api/clinic/calls")).body).toEqual({ calls: all("-"), maySet: true });
+    const body = { id: uuid(), calls: all("Elsewhere 555 0100") };
+    expect((await stranger.post("/api/clinic/calls", body)).status).toBe(201);
+    expect((await stranger.get("/api/clinic/calls")).body.calls).toEqual(body.calls);
+    expect((await clinician.get("/api/clinic/calls")).body.calls).toEqual(demoClinic.calls);
   });
 
   it("the list of operations is the list of route files", () => {

@@ -17,6 +17,7 @@ import { demoClinic } from "~demo/clinic";
 import { startServers, type Servers } from "~tests/harness/servers";
 import { signedIn, type Client } from "~tests/harness/client";
 import { fencer, squeezeSession } from "~tests/harness/story";
+import { startMariaDb } from "../../tools/machine/mariadb.mjs";
 import { endProcess } from "../../tools/machine/processes.mjs";
 
 let servers: Servers;
@@ -212,6 +213,32 @@ it("reading a record and signing in are in the audit log, with ids only", async 
     object_kind: "episode",
     object_id: fencer,
   });
+});
+
+it("a server that starts beside a running one leaves its temporary tables alone", async () => {
+  const folder = mkdtempSync(path.join(os.tmpdir(), "stair-beside-"));
+  let starting = true;
+  const readOn = async () => {
+    const connection = await connect(servers.database.ownerUrl);
+    // Sorted texts do not fit into memory tables: each of these makes a file among the server's temporary ones.
+    while (starting)
+      await connection.query("SELECT DISTINCT a.body, b.hash FROM session_sets a, definitions b LIMIT 2000");
+    connection.destroy();
+  };
+  const readers = Array.from({ length: 4 }, () => readOn());
+  try {
+    for (let n = 0; n < 3; n += 1) {
+      const beside = await startMariaDb(folder, { keepRunning: false, quiet: true });
+      await beside.stop();
+    }
+  } finally {
+    starting = false;
+  }
+  const outcomes = await Promise.allSettled(readers);
+  rmSync(folder, { recursive: true, force: true });
+  expect(
+    outcomes.map((outcome) => (outcome.status === "rejected" ? String(outcome.reason) : "read")),
+  ).toEqual(outcomes.map(() => "read"));
 });
 
 describe("nothing acknowledged is lost", () => {

@@ -23,6 +23,7 @@ export async function startMariaDb(folder, { keepRunning = true, quiet = false }
   const place = describe(folder);
   mkdirSync(folder, { recursive: true, mode: 0o700 });
   mkdirSync(place.run, { recursive: true, mode: 0o700 });
+  mkdirSync(place.scratch, { recursive: true, mode: 0o700 });
   await endOrphan(place);
   const secrets = databaseSecrets(folder);
   createDataFolder(place, quiet);
@@ -68,6 +69,8 @@ function describe(folder) {
     folder,
     run,
     data: path.join(folder, "mariadb"),
+    // A starting server clears away what it takes for leftovers: in a shared folder, another server's temporary tables.
+    scratch: path.join(folder, "mariadb-scratch"),
     log: path.join(folder, "mariadb.log"),
     portFile: path.join(folder, "mariadb.port"),
     pidFile: path.join(folder, "mariadb.pid"),
@@ -104,7 +107,7 @@ function createDataFolder(place, quiet) {
       "--auth-root-authentication-method=normal",
       ...asRoot(),
     ],
-    { encoding: "utf8" },
+    { encoding: "utf8", env: { ...process.env, TMPDIR: place.scratch } },
   );
   if (result.status !== 0) {
     throw new PlainFailure(
@@ -139,6 +142,7 @@ function launch(place, port) {
       "/usr/sbin/mariadbd",
       "--no-defaults",
       `--datadir=${place.data}`,
+      `--tmpdir=${place.scratch}`,
       `--socket=${place.socket}`,
       `--pid-file=${place.pidFile}`,
       `--log-error=${place.log}`,

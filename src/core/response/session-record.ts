@@ -56,6 +56,7 @@ export const SetRecord = Type.Object(
   { additionalProperties: false },
 );
 
+export const swellings = ["less", "same", "more"] as const;
 export const otherLoads = ["none", "some", "much"] as const;
 
 /** How the patient was on the morning after a training day. */
@@ -64,7 +65,7 @@ export const NextDayReport = Type.Object(
     receivedAt: Type.String({ format: "date-time" }),
     pain: Pain,
     stiffnessMinutes: Type.Optional(Type.Integer({ minimum: 0, maximum: 600 })),
-    swelling: Type.Optional(oneOf(["less", "same", "more"])),
+    swelling: Type.Optional(oneOf(swellings)),
     /** Hours after the session at which it had settled. */
     settledHours: Type.Optional(Type.Integer({ minimum: 0, maximum: 72 })),
     /** Pain of one single-leg squat or hop on the next day, where the plan has such a test. */

@@ -1,5 +1,8 @@
 import { Controller, useFormContext } from "react-hook-form";
 import type { StairView } from "~/core/interchange/contract";
+import { otherLoads } from "~/core/response/session-record";
+import AmountField from "~/islands/frame/AmountField";
+import ChoiceField from "~/islands/frame/ChoiceField";
 import PainPicker from "~/islands/frame/PainPicker";
 import { t } from "~/messages/say";
 import type { SessionDraft } from "./session-draft";
@@ -25,24 +28,20 @@ export default function SessionStart({ stair }: { stair: StairView }) {
         />
       </div>
       <SessionTime asOf={stair.asOf} zone={stair.zone} />
-      <label className="flex flex-col gap-1 text-sm font-medium">
-        {t("session.minutesAll")}
-        <span className="input w-24">
-          <input type="number" inputMode="numeric" min={1} max={600} {...register("minutes")} />
-          <span className="text-base-content/70">{t("unit.min")}</span>
-        </span>
-      </label>
-      <label className="flex flex-col gap-1 text-sm font-medium">
-        {t("session.otherLoad")}
-        <select className="select w-28" {...register("otherLoad")}>
-          <option value="">–</option>
-          {(["none", "some", "much"] as const).map((code) => (
-            <option key={code} value={code}>
-              {t(`session.${code}`)}
-            </option>
-          ))}
-        </select>
-      </label>
+      <AmountField
+        label={t("session.minutesAll")}
+        unit={t("unit.min")}
+        low={1}
+        high={600}
+        width="w-24"
+        field={register("minutes")}
+      />
+      <ChoiceField
+        label={t("session.otherLoad")}
+        options={otherLoads.map((code) => [code, t(`session.${code}`)] as const)}
+        width="w-28"
+        field={register("otherLoad")}
+      />
     </section>
   );
 }

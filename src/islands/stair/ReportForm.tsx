@@ -4,6 +4,9 @@ import { v7 as uuid } from "uuid";
 import type { Problem, StairView, Written } from "~/core/interchange/contract";
 import type { PainSchoolCode } from "~/core/response/pain-school";
 import { callApi } from "~/islands/frame/call-api";
+import { otherLoads, swellings } from "~/core/response/session-record";
+import AmountField from "~/islands/frame/AmountField";
+import ChoiceField from "~/islands/frame/ChoiceField";
 import PainPicker from "~/islands/frame/PainPicker";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayDate, t } from "~/messages/say";
@@ -18,7 +21,7 @@ interface Props {
 interface Fields {
   pain: number | null;
   stiffnessMinutes: string;
-  swelling: "" | "less" | "same" | "more";
+  swelling: "" | (typeof swellings)[number];
   settledHours: string;
   loadTestPain: string;
   otherLoad: "" | "none" | "some" | "much";
@@ -77,54 +80,42 @@ export default function ReportForm({ episodeId, date, school, onDone }: Props) {
         )}
       />
       <div className="flex flex-wrap items-end gap-3">
-        <label className="flex flex-col gap-1 text-sm font-medium">
-          {t("report.stiffness")}
-          <span className="input w-36">
-            <input type="number" inputMode="numeric" min={0} max={600} {...register("stiffnessMinutes")} />
-            <span className="text-base-content/70">{t("unit.min")}</span>
-          </span>
-        </label>
-        <label className="flex flex-col gap-1 text-sm font-medium">
-          {t("report.swelling")}
-          <select className="select w-32" {...register("swelling")}>
-            <option value="">–</option>
-            {(["less", "same", "more"] as const).map((code) => (
-              <option key={code} value={code}>
-                {t(`report.${code}`)}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label className="flex flex-col gap-1 text-sm font-medium">
-          {t("report.settled")}
-          <span className="input w-28">
-            <input type="number" inputMode="numeric" min={0} max={72} {...register("settledHours")} />
-            <span className="text-base-content/70">{t("unit.h")}</span>
-          </span>
-        </label>
-        <label className="flex flex-col gap-1 text-sm font-medium">
-          {t("report.otherLoad")}
-          <select className="select w-32" {...register("otherLoad")}>
-            <option value="">–</option>
-            {(["none", "some", "much"] as const).map((code) => (
-              <option key={code} value={code}>
-                {t(`session.${code}`)}
-              </option>
-            ))}
-          </select>
-        </label>
+        <AmountField
+          label={t("report.stiffness")}
+          unit={t("unit.min")}
+          low={0}
+          high={600}
+          width="w-36"
+          field={register("stiffnessMinutes")}
+        />
+        <ChoiceField
+          label={t("report.swelling")}
+          options={swellings.map((code) => [code, t(`report.${code}`)] as const)}
+          width="w-32"
+          field={register("swelling")}
+        />
+        <AmountField
+          label={t("report.settled")}
+          unit={t("unit.h")}
+          low={0}
+          high={72}
+          width="w-28"
+          field={register("settledHours")}
+        />
+        <ChoiceField
+          label={t("report.otherLoad")}
+          options={otherLoads.map((code) => [code, t(`session.${code}`)] as const)}
+          width="w-32"
+          field={register("otherLoad")}
+        />
         {school === "tendon" && (
-          <label className="flex flex-col gap-1 text-sm font-medium">
-            {t("report.loadTest")}
-            <select className="select w-36" {...register("loadTestPain")}>
-              <option value="">{t("report.loadTestNone")}</option>
-              {Array.from({ length: 11 }, (_, pain) => (
-                <option key={pain} value={pain}>
-                  {pain}
-                </option>
-              ))}
-            </select>
-          </label>
+          <ChoiceField
+            label={t("report.loadTest")}
+            open={t("report.loadTestNone")}
+            options={Array.from({ length: 11 }, (_, pain) => [pain, String(pain)] as const)}
+            width="w-36"
+            field={register("loadTestPain")}
+          />
         )}
         <button className="btn btn-primary ml-auto" disabled={formState.isSubmitting}>
           {t("report.save")}

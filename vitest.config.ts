@@ -8,10 +8,13 @@ const alias = {
   "~": path.join(here, "src"),
 };
 
-/** Suites that start a database and application processes; each file has its own, so two run at a time. */
+/**
+ * Suites that start a database and application processes; each file has its own. They wait for disk and browser half of
+ * their time, so three run at a time even on two cores.
+ */
 const withServers = {
   globalSetup: [path.join(here, "tests/harness/template.ts")],
-  maxWorkers: 2,
+  maxWorkers: 3,
   testTimeout: 60_000,
   hookTimeout: 120_000,
 };

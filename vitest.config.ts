@@ -8,13 +8,10 @@ const alias = {
   "~": path.join(here, "src"),
 };
 
-/**
- * Suites that start a database and application processes; each file has its own. They wait for disk and browser half of
- * their time, so three run at a time even on two cores.
- */
+/** Suites that start a database and application processes; each file has its own, so two run at a time. */
 const withServers = {
   globalSetup: [path.join(here, "tests/harness/template.ts")],
-  maxWorkers: 3,
+  maxWorkers: 2,
   testTimeout: 60_000,
   hookTimeout: 120_000,
 };

@@ -30,8 +30,6 @@ beforeAll(async () => {
   servers = await startServers(1);
   browser = await startBrowser();
   person = await visitor(browser, servers.urls[0] as string);
-  // Without transitions a theme is there as soon as it is set, however busy the machine.
-  await person.page.emulateMedia({ reducedMotion: "reduce" });
   await signIn(person.page);
   for (const name of ["Holloway", "Quenneville", "Brightwater", "Stanhope"]) {
     stairs[name] =

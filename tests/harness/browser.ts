@@ -26,9 +26,17 @@ export interface Visitor {
 export const tablet = { width: 1280, height: 800 };
 export const phone = { width: 390, height: 844 };
 
-/** A person at a fresh browser; complaints of any of their pages are collected. */
+/**
+ * A person at a fresh browser, who wants no motion: a figure that moves is drawn by the processor here. A test of motion
+ * asks for it. Complaints of any of their pages are collected.
+ */
 export async function visitor(browser: Browser, base: string, viewport = tablet): Promise<Visitor> {
-  const context = await browser.newContext({ baseURL: base, viewport, locale: "en-GB" });
+  const context = await browser.newContext({
+    baseURL: base,
+    viewport,
+    locale: "en-GB",
+    reducedMotion: "reduce",
+  });
   const complaints: string[] = [];
   context.on("page", (page) => {
     page.on("console", (message) => {

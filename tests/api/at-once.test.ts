@@ -36,19 +36,19 @@ async function moveStage(client: Client, id: string): Promise<Reply[]> {
 
 it("whole mornings at two processes at once: every row overtaken, everybody reads and signs, nothing fails", async () => {
   const replies: Reply[] = [];
-  for (let day = 1; day <= 3; day += 1) {
+  for (let day = 1; day <= 2; day += 1) {
     servers.setClock(`${addDays("2026-03-10", day)}T09:00:00.000Z`);
     const here = await signedIn(servers.urls[0] as string);
     const clients = [here, here.at(servers.urls[1] as string)];
     const rows = (await here.get("/api/caseload")).body.rows as CaseloadRow[];
     servers.setClock(`${addDays("2026-03-10", day)}T09:30:00.000Z`);
     const work = rows.map((row, n) => moveStage(clients[n % 2] as Client, row.episodeId));
-    const reads = Array.from({ length: 24 }, (_, n) => (clients[n % 2] as Client).get("/api/caseload"));
+    const reads = Array.from({ length: 16 }, (_, n) => (clients[n % 2] as Client).get("/api/caseload"));
     const done = await Promise.all([...work, ...reads.map(async (read) => [await read])]);
     replies.push(...done.flat());
   }
   expect(failed(replies)).toEqual([]);
-  expect(replies.filter(({ status }) => status === 201).length).toBeGreaterThan(40);
+  expect(replies.filter(({ status }) => status === 201).length).toBeGreaterThan(30);
 });
 
 it("one record written at both processes while everybody reads it: every write once, in order, no read torn", async () => {

@@ -54,7 +54,17 @@ export default tseslint.config(
   {
     files: ["src/islands/**/*.tsx"],
     plugins: { "react-hooks": reactHooks },
-    rules: { ...reactHooks.configs.recommended.rules, "react-hooks/incompatible-library": "off" },
+    rules: {
+      ...reactHooks.configs.recommended.rules,
+      "react-hooks/incompatible-library": "off",
+      "no-restricted-syntax": [
+        "error",
+        {
+          selector: "CallExpression[callee.name=/^use(Layout)?Effect$/] > ArrowFunctionExpression[body.type!='BlockStatement']",
+          message: "An effect hands back its clean-up or nothing; write braces, so that no other value slips out.",
+        },
+      ],
+    },
   },
   {
     files: sources,

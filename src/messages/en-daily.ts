@@ -111,6 +111,7 @@ export const daily = {
   "quick.problem.side-twice": "this side has been said already",
   "quick.problem.too-many-sets": "1 to {most} sets",
   "quick.problem.empty-set": "a set is missing here",
+  "quick.problem.fault-needed": "which fault, and in how many repetitions: {text} knee-in 3",
   "quick.problem.fault-unknown": "no such fault in this exercise; it has {names}",
   "quick.problem.fault-ambiguous": "could be {names}",
   "quick.problem.fault-count": "in how many repetitions was ‘{fault}’: a number, some or most",

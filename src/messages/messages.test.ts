@@ -1,3 +1,4 @@
+import { IntlMessageFormat } from "intl-messageformat";
 import { describe, expect, it } from "vitest";
 import { demoPeople } from "~demo/people";
 import { simulate } from "~demo/simulate";
@@ -8,6 +9,7 @@ import { reviewCase } from "~/core/interchange/review-case";
 import { bodyPositions, forbidCodes, laneCodes, muscles, phases, regions } from "~/core/progression/body";
 import { kitList } from "~/core/progression/kit";
 import { knobs } from "~/core/progression/knob";
+import { quickProblemValues } from "~/core/session/quick-line";
 import { painSchoolCodes } from "~/core/response/pain-school";
 import { startingMeasures } from "~/catalogue/measures/all";
 import { sayChange, sayDose, sayEvidence, sayRule } from "./describe";
@@ -29,6 +31,7 @@ describe("every code of the core has words", () => {
     ...phases.map((code) => `phase.${code}`),
     ...forbidCodes.map((code) => `forbid.${code}`),
     ...kitList.map(({ code }) => `kit.${code}`),
+    ...Object.keys(quickProblemValues).map((code) => `quick.problem.${code}`),
     ...startingMeasures.flatMap(({ unit, entryUnits = [] }) =>
       [unit, ...entryUnits.map((e) => e.unit)].map((u) => `unit.${u}`),
     ),
@@ -74,4 +77,33 @@ it("says doses, changes, dates and numbers as the trade does", () => {
   expect(sayDate("2026-11-24")).toBe("Tue 24 Nov");
   expect([sayNumber(0.7636), sayNumber(92.91), sayNumber(231.4)]).toEqual(["0.76", "92.9", "231"]);
   expect(t("caseload.count", { shown: 1 })).toBe("1 person");
+});
+
+describe("values of a sentence", () => {
+  /** Names of the values that a message puts in, wherever they stand in it. */
+  const named = (parts: object[]): string[] =>
+    parts.flatMap((part) => {
+      const { type, value, options } = part as {
+        type: number;
+        value: string;
+        options?: Record<string, { value: object[] }>;
+      };
+      const inner = Object.values(options ?? {}).flatMap((option) => named(option.value));
+      return type === 0 || type === 7 ? inner : [value, ...inner];
+    });
+
+  it.each(Object.entries(quickProblemValues))(
+    "quick line, %s: uses only what the problem carries",
+    (code, values) => {
+      const text = en[`quick.problem.${code as keyof typeof quickProblemValues}`];
+      const used = named(new IntlMessageFormat(text, "en").getAst());
+      for (const name of used) expect(values).toContain(name);
+    },
+  );
+
+  it("one that nobody gave leaves a gap; the sentence is said all the same", () => {
+    expect(t("quick.problem.fault-unknown")).toBe("no such fault in this exercise; it has …");
+    expect(t("caseload.count", {})).toMatch(/people|person/);
+    expect(t("quick.problem.out-of-range", { low: 0, high: 10 })).toContain("from 0 to 10");
+  });
 });

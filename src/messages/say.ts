@@ -7,14 +7,22 @@ const locale = "en";
 const formats = new Map<MessageKey, IntlMessageFormat>();
 const dateFormats = new Map<string, Intl.DateTimeFormat>();
 
-/** The text behind a key, with its values put in. */
+/** Stands where a sentence lacks a value: a gap in the words is better than a view that is gone. */
+const gap = "…";
+
+/** The text behind a key, with its values put in; a value that nobody gave leaves a gap, and never throws. */
 export function t(key: MessageKey, values: Values = {}): string {
   let format = formats.get(key);
   if (!format) {
     format = new IntlMessageFormat(en[key], locale);
     formats.set(key, format);
   }
-  return String(format.format(values));
+  try {
+    return String(format.format(values));
+  } catch {
+    const everyValue = { has: () => true, get: (given: Values, name: string) => given[name] ?? gap };
+    return String(format.format(new Proxy(values, everyValue)));
+  }
 }
 
 /** True for a key that the message file has; for codes that come from data. */

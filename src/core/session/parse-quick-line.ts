@@ -1,13 +1,15 @@
 import { quickLimits, quickPhases, quickUnits, quickWords, type QuickUnit } from "./quick-line-grammar";
-import type {
-  QuickFault,
-  QuickLine,
-  QuickPart,
-  QuickPlace,
-  QuickProblem,
-  QuickProblemCode,
-  QuickSet,
-  QuickSetPlace,
+import {
+  quickProblem,
+  type QuickFault,
+  type QuickLine,
+  type QuickPart,
+  type QuickPlace,
+  type QuickProblem,
+  type QuickProblemCode,
+  type QuickSet,
+  type QuickSetPlace,
+  type QuickValues,
 } from "./quick-line";
 import { numberOf, quickTokens, type QuickToken } from "./quick-line-tokens";
 
@@ -76,7 +78,7 @@ class LineReader {
       const part = this.part(ofPart);
       if (!part) continue;
       const again = parts.some(({ side }) => side === part.side || side === null || part.side === null);
-      if (again) this.report("side-twice", before, { side: part.side ?? "" });
+      if (again) this.report("side-twice", before, {});
       else {
         parts.push(part);
         places.push(ofPart);
@@ -104,7 +106,7 @@ class LineReader {
           length: last.at + last.text.length - start.at,
           faults: this.faultsAt,
         });
-      } else this.report("empty-set", start);
+      } else this.report("empty-set", start, {});
     } while (this.take("slash"));
     const count = sets.reduce((sum, set) => sum + set.count, 0);
     if (count > mostSets) {
@@ -200,7 +202,7 @@ class LineReader {
 
   private fault(token: QuickToken, set: Draft, severity: QuickFault["severity"]): boolean {
     const name = this.peek();
-    if (name?.kind !== "word") return this.refuse("fault-unknown", token, { text: "" });
+    if (name?.kind !== "word") return this.refuse("fault-needed", token, { text: token.text });
     this.at += 1;
     const phase = this.takeWord(quickPhases);
     const amount = this.takeWord(["some", "most"] as const);
@@ -250,7 +252,7 @@ class LineReader {
     const value = numberOf(token);
     const whole = step === 0 || Number.isInteger(value / step);
     if (value >= low && value <= high && whole) return true;
-    return this.refuse("out-of-range", token, { field, low, high, step });
+    return this.refuse("out-of-range", token, { field, low, high });
   }
 
   private peek(): QuickToken | undefined {
@@ -281,16 +283,17 @@ class LineReader {
     return found;
   }
 
-  private refuse(code: QuickProblemCode, token: QuickToken, values: QuickProblem["values"]): false {
+  private refuse<C extends QuickProblemCode>(code: C, token: QuickToken, values: QuickValues<C>): false {
     this.report(code, token, values);
     return false;
   }
 
-  private report(
-    code: QuickProblemCode,
+  private report<C extends QuickProblemCode>(
+    code: C,
     token: QuickToken | undefined,
-    values: QuickProblem["values"] = {},
+    values: QuickValues<C>,
   ): void {
-    this.problems.push({ code, at: token?.at ?? this.end, length: token?.text.length ?? 0, values });
+    const place = { at: token?.at ?? this.end, length: token?.text.length ?? 0 };
+    this.problems.push(quickProblem(code, place, values));
   }
 }

@@ -32,39 +32,55 @@ export interface QuickPart {
   readonly sets: readonly QuickSet[];
 }
 
+/** What can be wrong with a quick line, and what each problem says of it; its words in the message file use just these. */
+export const quickProblemValues = {
+  unexpected: ["text"],
+  "unknown-word": ["text"],
+  "number-needed": ["text"],
+  "out-of-range": ["field", "low", "high"],
+  twice: ["text"],
+  "side-twice": [],
+  "too-many-sets": ["most"],
+  "empty-set": [],
+  "fault-needed": ["text"],
+  "fault-unknown": ["text", "names"],
+  "fault-ambiguous": ["text", "names"],
+  "fault-count": ["fault"],
+  "limit-unknown": ["text"],
+  "pinch-grade": [],
+  "item-unknown": ["text"],
+  "item-ambiguous": ["text", "names"],
+  "not-counted": ["field", "exercise"],
+  "work-missing": ["field"],
+  "pain-missing": [],
+  "effort-missing": [],
+  "side-shared": [],
+  "side-needed": [],
+} as const satisfies Record<string, readonly string[]>;
+
+export type QuickProblemCode = keyof typeof quickProblemValues;
+/** The values that a problem of this code carries: every one of them, so that its sentence can always be made. */
+export type QuickValues<C extends QuickProblemCode = QuickProblemCode> = Readonly<
+  Record<(typeof quickProblemValues)[C][number], string | number>
+>;
+
 /** What went wrong at which character. The words stand in the message file. */
-export interface QuickProblem {
-  readonly code: QuickProblemCode;
+export interface QuickProblem<C extends QuickProblemCode = QuickProblemCode> {
+  readonly code: C;
   /** Place in the text, from 0; at its end for something missing. */
   readonly at: number;
   readonly length: number;
   readonly values: Readonly<Record<string, string | number>>;
 }
 
-export const quickProblemCodes = [
-  "unexpected",
-  "unknown-word",
-  "number-needed",
-  "out-of-range",
-  "twice",
-  "side-twice",
-  "too-many-sets",
-  "empty-set",
-  "fault-unknown",
-  "fault-ambiguous",
-  "fault-count",
-  "limit-unknown",
-  "pinch-grade",
-  "item-unknown",
-  "item-ambiguous",
-  "not-counted",
-  "work-missing",
-  "pain-missing",
-  "effort-missing",
-  "side-shared",
-  "side-needed",
-] as const;
-export type QuickProblemCode = (typeof quickProblemCodes)[number];
+/** Makes a problem; the code decides which values must be given. */
+export function quickProblem<C extends QuickProblemCode>(
+  code: C,
+  { at, length }: QuickPlace,
+  values: QuickValues<C>,
+): QuickProblem {
+  return { code, at, length, values };
+}
 
 export interface QuickPlace {
   readonly at: number;

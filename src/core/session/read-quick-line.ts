@@ -1,14 +1,16 @@
 import type { Dose } from "~/core/dose/dose";
 import type { Exercise } from "~/core/progression/exercise";
 import type { SetRecord, Side } from "~/core/response/session-record";
-import type {
-  QuickLine,
-  QuickPart,
-  QuickPlace,
-  QuickProblem,
-  QuickProblemCode,
-  QuickSet,
-  QuickSetPlace,
+import {
+  quickProblem,
+  type QuickLine,
+  type QuickPart,
+  type QuickPlace,
+  type QuickProblem,
+  type QuickProblemCode,
+  type QuickSet,
+  type QuickSetPlace,
+  type QuickValues,
 } from "./quick-line";
 
 /** An exercise of the session as the quick line knows it. */
@@ -72,9 +74,13 @@ function findItem(
   );
   const [only] = fits;
   if (fits.length === 1 && only !== undefined && words.length > 0) return { item: only, problems: [] };
-  const code = fits.length > 1 && words.length > 0 ? "item-ambiguous" : "item-unknown";
-  const names = (code === "item-ambiguous" ? fits : []).map((i) => items[i]?.name ?? "").join(", ");
-  return { item: null, problems: [{ code, at, length: Math.max(1, text.length), values: { text, names } }] };
+  const place = { at, length: Math.max(1, text.length) };
+  const names = fits.map((i) => items[i]?.name ?? "").join(", ");
+  const problem =
+    fits.length > 1 && words.length > 0
+      ? quickProblem("item-ambiguous", place, { text, names })
+      : quickProblem("item-unknown", place, { text });
+  return { item: null, problems: [problem] };
 }
 
 function readPart(
@@ -85,10 +91,10 @@ function readPart(
   end: number,
 ) {
   const problems: QuickProblem[] = [];
-  const report = (code: QuickProblemCode, values: QuickProblem["values"] = {}) =>
-    problems.push({ code, at: end, length: 0, values });
-  if (part.side !== null && item.sides === "both-together") report("side-shared", { side: part.side });
-  if (part.side === null && item.sides === "each-side" && involvedSide === "both") report("side-needed");
+  const report = <C extends QuickProblemCode>(code: C, values: QuickValues<C>) =>
+    problems.push(quickProblem(code, { at: end, length: 0 }, values));
+  if (part.side !== null && item.sides === "both-together") report("side-shared", {});
+  if (part.side === null && item.sides === "each-side" && involvedSide === "both") report("side-needed", {});
   const side: Side = item.sides === "both-together" ? "both" : (part.side ?? involvedSide);
   const sets: SetRecord[] = [];
   const planned = plannedParts(item);
@@ -98,7 +104,7 @@ function readPart(
     const { count: _count, faults: _faults, ...rest } = carried;
     const set: QuickSet = { ...rest, ...written };
     const place = places[n] ?? { at: end, length: 0, faults: [] };
-    problems.push(...workProblems(set, item, n + 1, place));
+    problems.push(...workProblems(set, item, place));
     const faults = set.faults.map((fault, f) => ({
       ...fault,
       fault: faultOf(fault.fault, item, problems, place.faults[f] ?? place),
@@ -109,8 +115,8 @@ function readPart(
     for (let i = 0; i < set.count; i += 1) sets.push(toRecord(whole, side, faults));
     carried = carriedOn(set);
   });
-  if (sets.some((set) => set.painDuring < 0)) report("pain-missing");
-  if (sets.some((set) => set.effort < 0)) report("effort-missing");
+  if (sets.some((set) => set.painDuring < 0)) report("pain-missing", {});
+  if (sets.some((set) => set.effort < 0)) report("effort-missing", {});
   const matched = part.side === null && item.sides === "each-side";
   const both = matched ? sets.flatMap((set) => [set, matchOf(set)]) : sets;
   return { sets: both, matched, asPlanned: [...asPlanned], problems };
@@ -145,22 +151,13 @@ const counted = ["reps", "holdSeconds", "contacts", "minutes"] as const;
 const askedBy = { reps: "reps", holdSeconds: "hold", contacts: "contacts", minutes: "minutes" } as const;
 
 /** Work that the exercise counts must be said; work that it does not count is pointed at. */
-function workProblems(
-  set: QuickSet,
-  { dose, name }: QuickItem,
-  n: number,
-  place: QuickPlace,
-): QuickProblem[] {
-  const problem = (code: QuickProblemCode, field: string): QuickProblem => ({
-    code,
-    ...place,
-    values: { field, set: n, exercise: name },
-  });
+function workProblems(set: QuickSet, { dose, name }: QuickItem, place: QuickPlace): QuickProblem[] {
   return counted.flatMap((field) => {
     const asked = dose[askedBy[field]] !== undefined;
     const isMain = field !== "holdSeconds" || dose.reps === undefined;
-    if (asked && isMain && set[field] === undefined) return [problem("work-missing", field)];
-    if (!asked && set[field] !== undefined) return [problem("not-counted", field)];
+    if (asked && isMain && set[field] === undefined) return [quickProblem("work-missing", place, { field })];
+    if (!asked && set[field] !== undefined)
+      return [quickProblem("not-counted", place, { field, exercise: name })];
     return [];
   });
 }
@@ -176,7 +173,7 @@ function faultOf(word: string, { faults }: QuickItem, problems: QuickProblem[], 
   if (fits.length === 1 && only) return only.code;
   const code = fits.length > 1 ? "fault-ambiguous" : "fault-unknown";
   const names = (fits.length > 1 ? fits : faults).map((fault) => fault.code).join(", ");
-  problems.push({ code, ...place, values: { text: word, names } });
+  problems.push(quickProblem(code, place, { text: word, names }));
   return word;
 }
 

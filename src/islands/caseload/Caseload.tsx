@@ -5,6 +5,7 @@ import OutcomeMark from "~/islands/frame/OutcomeMark";
 import { t } from "~/messages/say";
 import CaseloadLine from "./CaseloadLine";
 import ReviewPane from "./ReviewPane";
+import { island } from "~/islands/frame/island";
 
 type Attention = CaseloadRow["attention"];
 
@@ -18,7 +19,7 @@ interface Props {
 }
 
 /** The clinic's people, those who need somebody first on top. Arrow keys move, Enter opens, a review goes one by one. */
-export default function Caseload({ rows: first, count, counts: firstCounts }: Props) {
+function Caseload({ rows: first, count, counts: firstCounts }: Props) {
   const [rows, setRows] = useState(first);
   const [whole, setWhole] = useState(first.length === count);
   const [only, setOnly] = useState<Attention | null>(null);
@@ -151,3 +152,5 @@ function countBy(rows: readonly CaseloadRow[]): Partial<Record<Attention, number
   for (const { attention } of rows) counts[attention] = (counts[attention] ?? 0) + 1;
   return counts;
 }
+
+export default island(Caseload);

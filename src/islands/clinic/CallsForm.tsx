@@ -6,9 +6,10 @@ import { stopSignals, urgencies } from "~/core/intake/stop-signal";
 import { callApi } from "~/islands/frame/call-api";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { label, t } from "~/messages/say";
+import { island } from "~/islands/frame/island";
 
 /** Whom to call, by urgency: read by everybody, set by the clinic's lead. */
-export default function CallsForm({ clinic, calls: first, maySet }: CallsView & { clinic: string }) {
+function CallsForm({ clinic, calls: first, maySet }: CallsView & { clinic: string }) {
   const [calls, setCalls] = useState<Calls>(first);
   const [saved, setSaved] = useState(first);
   const [id, setId] = useState(() => uuid());
@@ -83,3 +84,5 @@ export default function CallsForm({ clinic, calls: first, maySet }: CallsView & 
     </form>
   );
 }
+
+export default island(CallsForm);

@@ -6,6 +6,7 @@ import type { DocumentBody } from "~/core/interchange/daily-contract";
 import { callApi } from "~/islands/frame/call-api";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { t } from "~/messages/say";
+import { island } from "~/islands/frame/island";
 
 interface Props {
   episodeId: string;
@@ -18,7 +19,7 @@ interface Props {
 const longest = 20_000;
 
 /** A visit note or a letter, made from the record: edited here, then signed and kept as it stands. */
-export default function DocumentPage({ episodeId, kind, name, text: proposed, maySign }: Props) {
+function DocumentPage({ episodeId, kind, name, text: proposed, maySign }: Props) {
   const [text, setText] = useState(proposed);
   const [id] = useState(() => uuid());
   const [signed, setSigned] = useState(false);
@@ -80,3 +81,5 @@ export default function DocumentPage({ episodeId, kind, name, text: proposed, ma
     </div>
   );
 }
+
+export default island(DocumentPage);

@@ -4,6 +4,7 @@ import type { Role } from "~/core/interchange/contract";
 import { t } from "~/messages/say";
 import { callApi } from "./call-api";
 import KeysDialog from "./KeysDialog";
+import { island } from "~/islands/frame/island";
 
 interface Props {
   name: string;
@@ -32,7 +33,7 @@ function switchTheme() {
 }
 
 /** Name of the clinic, who is signed in, and what works on every page. */
-export default function TopBar({ name, role, clinic }: Props) {
+function TopBar({ name, role, clinic }: Props) {
   const dialog = useRef<HTMLDialogElement>(null);
   useEffect(() => {
     const kept = localStorage.getItem("theme");
@@ -103,3 +104,5 @@ export default function TopBar({ name, role, clinic }: Props) {
     </header>
   );
 }
+
+export default island(TopBar);

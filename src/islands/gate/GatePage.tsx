@@ -7,9 +7,10 @@ import CriterionTable from "./CriterionTable";
 import MoveForm from "./MoveForm";
 import MoveHistory from "./MoveHistory";
 import PassingBox from "./PassingBox";
+import { island } from "~/islands/frame/island";
 
 /** The gate a patient stands before, on one page: read, printed, signed. */
-export default function GatePage({ view: loaded }: { view: GateView }) {
+function GatePage({ view: loaded }: { view: GateView }) {
   const [view, setView] = useState(loaded);
   const [problem, setProblem] = useState<Problem | null>(null);
   const { gate, person, stages } = view;
@@ -104,3 +105,5 @@ function sayOutcome({ gate }: GateView): string {
   const time = gate.daysLeft > 0 ? `${t("stair.gateTime", { days: gate.daysLeft })} ` : "";
   return `${t("gate.closed")} ${time}${t("gate.missing", { open, all: required.length })}`;
 }
+
+export default island(GatePage);

@@ -8,11 +8,12 @@ import type { Pathway } from "~/core/pathway/pathway";
 import { callApi } from "~/islands/frame/call-api";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayTime, t } from "~/messages/say";
-import { emptyIntake, fieldOf, toIntake, type IntakeFields } from "./intake-fields";
+import { emptyIntake, fieldOf, resumedIntake, toIntake, type IntakeFields } from "./intake-fields";
 import { GoalsSection, PersonSection, ProblemSection } from "./IntakeSections";
 import { LimitsSection, ScreenSection } from "./SafetySections";
 import PlacingPanel from "./PlacingPanel";
 import RedFlagNote, { redFlagOf } from "./RedFlagNote";
+import { island } from "~/islands/frame/island";
 
 export type PathwayChoice = Pick<Pathway, "code" | "name" | "procedures" | "grafts" | "region"> & {
   stages: { code: string; name: string }[];
@@ -32,7 +33,7 @@ export type KnownPerson = Pick<IntakeFields, "beside" | "givenName" | "familyNam
 const pauseMs = 800;
 
 /** Takes a new patient in, in the order of the work; kept as it goes, placed and signed at the end. */
-export default function IntakePage({ pathways, drafts, zone, maySign, known }: Props) {
+function IntakePage({ pathways, drafts, zone, maySign, known }: Props) {
   const form = useForm<IntakeFields>({ defaultValues: { ...emptyIntake, ...known } });
   const [id, setId] = useState(() => uuid());
   const [placing, setPlacing] = useState<Placing | null>(null);
@@ -63,7 +64,7 @@ export default function IntakePage({ pathways, drafts, zone, maySign, known }: P
 
   const resume = (draft: DraftList["drafts"][number]) => {
     setId(draft.id);
-    reset({ ...emptyIntake, ...(draft.body as Partial<IntakeFields>) });
+    reset(resumedIntake(draft.body));
     setPlacing(null);
   };
 
@@ -150,3 +151,5 @@ function sayPath(path: string): string {
       .toLowerCase() ?? path
   );
 }
+
+export default island(IntakePage, () => location.assign("/intake"));

@@ -26,7 +26,10 @@ export default function PlacingPanel({ id, pathway, placing, intake, beside, may
   const [busy, setBusy] = useState(false);
   const [chosen, setChosen] = useState<(PlacedItem | null)[]>(() => placing.lanes.map((lane) => lane.chosen));
   const box = useRef<HTMLElement>(null);
-  useEffect(() => box.current?.scrollIntoView({ block: "start" }), []);
+  useEffect(() => {
+    // Braces: scrolling answers with a promise, which an effect must not hand back.
+    void box.current?.scrollIntoView({ block: "start" });
+  }, []);
 
   const items = chosen.filter((item) => item !== null);
   const minutes = items.reduce((sum, item) => sum + item.time.minutes, 0) + Math.max(0, items.length - 1) / 2;

@@ -1,7 +1,11 @@
 import type { FieldPath } from "react-hook-form";
-import type { Intake } from "~/core/intake/intake";
+import { causes, illnesses, medicines, type Intake } from "~/core/intake/intake";
+import { irritabilities } from "~/core/intake/irritability";
+import { bodyPositions } from "~/core/progression/body";
 import { bareHome, fullGym } from "~/core/progression/kit";
-import { toLimit, type LimitField } from "./limit-field";
+import { painSchoolCodes } from "~/core/response/pain-school";
+import { fittingFields, flag, listOf, oneOfThese, shape, text, type Guard } from "~/islands/frame/kept-shape";
+import { limitWhats, toLimit, type LimitField } from "./limit-field";
 
 /** The form as typed: text for text and dates, so that half a date is kept too. */
 export interface IntakeFields {
@@ -70,6 +74,53 @@ export const emptyIntake: IntakeFields = {
   school: "",
   consent: false,
 };
+
+const words = listOf(text);
+const guards: { readonly [K in keyof IntakeFields]: Guard<IntakeFields[K]> } = {
+  beside: text,
+  givenName: text,
+  familyName: text,
+  bornOn: text,
+  activity: text,
+  pathway: text,
+  diagnosis: text,
+  involvedSide: oneOfThese("", "left", "right", "both"),
+  onsetOn: text,
+  cause: oneOfThese(...causes),
+  surgeryOn: text,
+  procedure: text,
+  graft: text,
+  limits: listOf(
+    shape<LimitField>({
+      what: oneOfThese(...limitWhats),
+      degrees: text,
+      says: text,
+      from: text,
+      until: text,
+    }),
+  ),
+  redFlags: words,
+  medicines: listOf(oneOfThese(...medicines)),
+  illnesses: listOf(oneOfThese(...illnesses)),
+  fellLastYear: flag,
+  cannotFloor: flag,
+  history: text,
+  tasks: listOf(shape<IntakeFields["tasks"][number]>({ text, rating: text })),
+  targetOn: text,
+  daysPerWeek: text,
+  minutesPerDay: text,
+  place: oneOfThese("home", "gym", "own"),
+  kit: words,
+  cannotPositions: listOf(oneOfThese(...bodyPositions)),
+  irritability: oneOfThese(...irritabilities),
+  school: oneOfThese("", ...painSchoolCodes),
+  consent: flag,
+};
+
+/** A kept form brought back: every field of it that still is what this version asks for, the others empty. */
+export function resumedIntake(kept: unknown): IntakeFields {
+  return { ...emptyIntake, ...fittingFields(guards, kept) };
+}
 
 /** The form as the endpoint reads it; what is wrong with it the endpoint says, field by field. */
 export function toIntake(fields: IntakeFields): Intake {

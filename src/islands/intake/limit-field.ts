@@ -1,8 +1,10 @@
 import type { Restriction } from "~/core/progression/restriction";
 
+export const limitWhats = ["knee", "hip", "bearing-none", "bearing-two-legs", "impact", "note"] as const;
+
 /** A line of the surgeon's timeline as typed. */
 export interface LimitField {
-  readonly what: "knee" | "hip" | "bearing-none" | "bearing-two-legs" | "impact" | "note";
+  readonly what: (typeof limitWhats)[number];
   readonly degrees: string;
   readonly says: string;
   readonly from: string;

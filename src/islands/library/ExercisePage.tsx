@@ -20,6 +20,7 @@ import { turnedTo } from "./knob-values";
 import KnobPanel from "./KnobPanel";
 import NextSteps from "./NextSteps";
 import ProgressionRun from "./ProgressionRun";
+import { island } from "~/islands/frame/island";
 
 interface Props {
   exercise: Exercise;
@@ -31,7 +32,7 @@ interface Props {
 }
 
 /** One exercise: its figure in motion, every knob live, how it is taught, and where it stands in its progression. */
-export default function ExercisePage({ exercise, variantId, own, mayEdit, patient: known, names }: Props) {
+function ExercisePage({ exercise, variantId, own, mayEdit, patient: known, names }: Props) {
   const start = () => firstPrescription(variantOf(exercise, variantId));
   const [prescription, setPrescription] = useState(start);
   const [heightM, setHeightM] = useState(known?.heightM ?? usualHeightM);
@@ -173,3 +174,5 @@ export default function ExercisePage({ exercise, variantId, own, mayEdit, patien
     </div>
   );
 }
+
+export default island(ExercisePage);

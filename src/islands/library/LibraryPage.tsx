@@ -10,6 +10,7 @@ import LeftOut from "./LeftOut";
 import { addressOf, filterCount, parametersOf, type LibraryQuery } from "./library-query";
 import LibraryCard from "./LibraryCard";
 import LibraryFilters, { type PathwayChoice } from "./LibraryFilters";
+import { island } from "~/islands/frame/island";
 
 interface Props {
   answer: LibraryAnswer;
@@ -21,7 +22,7 @@ interface Props {
 const pauseMs = 120;
 
 /** The clinic's exercises, found by words, filters and figures; for a patient only what fits, and why the rest does not. */
-export default function LibraryPage({ answer: first, query: asked, pathways, mayAdd }: Props) {
+function LibraryPage({ answer: first, query: asked, pathways, mayAdd }: Props) {
   const [answer, setAnswer] = useState(first);
   const [query, setQuery] = useState(asked);
   const [problem, setProblem] = useState<Problem | null>(null);
@@ -147,3 +148,5 @@ export default function LibraryPage({ answer: first, query: asked, pathways, may
     </div>
   );
 }
+
+export default island(LibraryPage);

@@ -12,6 +12,7 @@ import FilterSelect from "~/islands/plan/FilterSelect";
 import { isKey, t } from "~/messages/say";
 import DoseFields from "./DoseFields";
 import { draftOf, draftProblems, exerciseOf, type OwnDraft, type OwnVariant } from "./own-exercise";
+import { island } from "~/islands/frame/island";
 
 interface Props {
   base: Exercise;
@@ -24,7 +25,7 @@ interface Props {
 const texts = ["feltIn", "notFeltIn", "caution", "safety"] as const;
 
 /** Adds an exercise of the clinic's own, from a similar one, or edits one; its figure is borrowed. */
-export default function OwnExerciseForm({ base: first, isNew, names, drawn }: Props) {
+function OwnExerciseForm({ base: first, isNew, names, drawn }: Props) {
   const [base, setBase] = useState(first);
   const [draft, setDraft] = useState(() => draftOf(first, isNew));
   const [wrong, setWrong] = useState<readonly FieldProblem[]>([]);
@@ -196,3 +197,5 @@ function Field({ name, fault, children }: { name: string; fault: string | null; 
     </label>
   );
 }
+
+export default island(OwnExerciseForm);

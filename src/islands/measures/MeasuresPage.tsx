@@ -9,6 +9,7 @@ import MeasurePicker from "./MeasurePicker";
 import TrendPane from "./TrendPane";
 import { draftFaults, emptyRow, toVisit, type RowEntry, type VisitDraft } from "./entry-draft";
 import { dropVisitDraft, keepVisitDraft, keptVisitDraft } from "./kept-visit";
+import { island } from "~/islands/frame/island";
 
 /** A new visit: today, with what the next gate needs. */
 const fresh = ({ today, battery }: MeasuresView): VisitDraft => ({
@@ -18,7 +19,7 @@ const fresh = ({ today, battery }: MeasuresView): VisitDraft => ({
 });
 
 /** Taking a visit's measures by keyboard, and each of them over time. */
-export default function MeasuresPage({ view: loaded }: { view: MeasuresView }) {
+function MeasuresPage({ view: loaded }: { view: MeasuresView }) {
   const [view, setView] = useState(loaded);
   const measures = useMemo(() => new Map(view.measures.map((m) => [m.code, m])), [view.measures]);
   const [draft, setDraft] = useState<VisitDraft>(() => keptVisitDraft(loaded.episodeId) ?? fresh(loaded));
@@ -137,3 +138,8 @@ export default function MeasuresPage({ view: loaded }: { view: MeasuresView }) {
     </div>
   );
 }
+
+export default island(MeasuresPage, ({ view }) => {
+  dropVisitDraft(view.episodeId);
+  location.reload();
+});

@@ -1,4 +1,27 @@
-import type { VisitDraft } from "./entry-draft";
+import { flag, listOf, optional, parseKept, recordOf, shape, text } from "~/islands/frame/kept-shape";
+import type { Guard } from "~/islands/frame/kept-shape";
+import type { RowEntry, SideEntry, VisitDraft } from "./entry-draft";
+
+const side = optional(
+  shape<{ trials: string[]; limit: string | undefined; marks: string[] | undefined }>({
+    trials: listOf(text),
+    limit: optional(text),
+    marks: optional(listOf(text)),
+  }),
+) as Guard<SideEntry | undefined>;
+
+const row = shape<RowEntry>({
+  unit: text,
+  way: text,
+  meant: flag,
+  sides: shape<Record<"left" | "right" | "none", SideEntry | undefined>>({
+    left: side,
+    right: side,
+    none: side,
+  }) as Guard<RowEntry["sides"]>,
+});
+
+const isVisitDraft = shape<VisitDraft>({ takenOn: text, codes: listOf(text), rows: recordOf(row) });
 
 const keyOf = (episodeId: string) => `visit-${episodeId}`;
 
@@ -7,10 +30,9 @@ export function keepVisitDraft(episodeId: string, draft: VisitDraft): void {
   sessionStorage.setItem(keyOf(episodeId), JSON.stringify(draft));
 }
 
-/** What was being typed, or null. */
+/** What was being typed, or null; what another version left in another shape is passed over. */
 export function keptVisitDraft(episodeId: string): VisitDraft | null {
-  const text = sessionStorage.getItem(keyOf(episodeId));
-  return text === null ? null : (JSON.parse(text) as VisitDraft);
+  return parseKept(sessionStorage.getItem(keyOf(episodeId)), isVisitDraft);
 }
 
 export function dropVisitDraft(episodeId: string): void {

@@ -7,9 +7,10 @@ import { sayNumber, t } from "~/messages/say";
 import CatalogueSearch from "./CatalogueSearch";
 import CircumstancesForm from "./CircumstancesForm";
 import PlanItems from "./PlanItems";
+import { island } from "~/islands/frame/island";
 
 /** What a patient does, how long it takes and where each item goes next; any exercise of the catalogue can join. */
-export default function PlanPage({ plan: loaded }: { plan: PlanView }) {
+function PlanPage({ plan: loaded }: { plan: PlanView }) {
   const [plan, setPlan] = useState(loaded);
   const [problem, setProblem] = useState<Problem | null>(null);
   const [notice, setNotice] = useState("");
@@ -89,3 +90,5 @@ export default function PlanPage({ plan: loaded }: { plan: PlanView }) {
     </div>
   );
 }
+
+export default island(PlanPage);

@@ -6,6 +6,7 @@ import { sayTime, t } from "~/messages/say";
 import EntryBody from "./EntryBody";
 import ExerciseOverTime from "./ExerciseOverTime";
 import ReplayNote from "./ReplayNote";
+import { island } from "~/islands/frame/island";
 
 type Kind = RecordEntry["kind"];
 const kinds: readonly Kind[] = [
@@ -22,7 +23,7 @@ const kinds: readonly Kind[] = [
 ];
 
 /** The record of an episode, newest first. */
-export default function RecordPage({ record }: { record: RecordView }) {
+function RecordPage({ record }: { record: RecordView }) {
   const [only, setOnly] = useState<Kind | null>(null);
   const [view, setView] = useState<"timeline" | "history">("timeline");
   const shown = record.entries.filter((entry) => only === null || entry.kind === only);
@@ -118,3 +119,5 @@ export default function RecordPage({ record }: { record: RecordView }) {
     </div>
   );
 }
+
+export default island(RecordPage);

@@ -5,9 +5,10 @@ import { callApi } from "~/islands/frame/call-api";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayDate, t } from "~/messages/say";
 import SchoolsTable from "./SchoolsTable";
+import { island } from "~/islands/frame/island";
 
 /** One exercise's record under every pain school: day by day, and where they part. */
-export default function SchoolsPage({ stair }: { stair: StairView }) {
+function SchoolsPage({ stair }: { stair: StairView }) {
   const [itemId, setItemId] = useState(stair.items[0]?.itemId ?? "");
   const [comparison, setComparison] = useState<SchoolComparison | null>(null);
   const [problem, setProblem] = useState<Problem | null>(null);
@@ -67,3 +68,5 @@ export default function SchoolsPage({ stair }: { stair: StairView }) {
     </div>
   );
 }
+
+export default island(SchoolsPage);

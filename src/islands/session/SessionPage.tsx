@@ -26,6 +26,7 @@ import Timers from "./Timers";
 import UnplannedSearch from "./UnplannedSearch";
 import { useSessionDraft } from "./use-session-draft";
 import { useSubmit } from "./use-submit";
+import { island } from "~/islands/frame/island";
 
 interface Props {
   stair: StairView;
@@ -35,7 +36,7 @@ interface Props {
 }
 
 /** Recording what was done, one exercise at a time: by taps or by the quick line; then what follows from it. */
-export default function SessionPage({ stair: loaded, kept, correcting }: Props) {
+function SessionPage({ stair: loaded, kept, correcting }: Props) {
   const [stair, setStair] = useState(loaded);
   const [current, setCurrent] = useState(0);
   const [recorded, setRecorded] = useState<StairView | null>(null);
@@ -177,3 +178,8 @@ export default function SessionPage({ stair: loaded, kept, correcting }: Props) 
     </FormProvider>
   );
 }
+
+export default island(SessionPage, ({ stair }) => {
+  forgetDraft(stair.episodeId);
+  location.assign(`/episodes/${stair.episodeId}/session?anew=1`);
+});

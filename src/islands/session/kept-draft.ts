@@ -1,5 +1,7 @@
 import type { KeptSessionDraft } from "~/core/interchange/daily-contract";
+import { orNull, parseKept, shape, text } from "~/islands/frame/kept-shape";
 import type { SessionDraft } from "./session-draft";
+import { isSessionDraft } from "./session-draft-shape";
 
 /**
  * An unfinished session stays on this device until the tab is closed or somebody signs out, and is sent to the clinic's
@@ -11,6 +13,7 @@ interface Kept {
   readonly savedAt: string | null;
 }
 
+const isKept = shape<Kept>({ draft: isSessionDraft, savedAt: orNull(text) });
 const keyOf = (episodeId: string) => `session-${episodeId}`;
 
 export function keepDraft(episodeId: string, draft: SessionDraft, savedAt: string | null): void {
@@ -23,15 +26,15 @@ export function forgetDraft(episodeId: string): void {
 
 /**
  * The session to go on with: this device's, unless another has gone on with it since, or has recorded it (the database
- * took it once and has none any more).
+ * took it once and has none any more). What is not of the shape that this version writes is passed over: the next save
+ * takes its place.
  */
 export function draftToResume(episodeId: string, inDatabase: KeptSessionDraft["draft"]): Kept | null {
-  const text = sessionStorage.getItem(keyOf(episodeId));
-  const here = text ? (JSON.parse(text) as Kept) : null;
-  const there = inDatabase && {
-    draft: inDatabase.body as unknown as SessionDraft,
-    savedAt: inDatabase.savedAt,
-  };
+  const here = parseKept(sessionStorage.getItem(keyOf(episodeId)), isKept);
+  const there =
+    inDatabase && isSessionDraft(inDatabase.body)
+      ? { draft: inDatabase.body, savedAt: inDatabase.savedAt }
+      : null;
   if (!here?.savedAt) return here ?? there;
   if (!there || there.savedAt > here.savedAt) return there;
   return here;

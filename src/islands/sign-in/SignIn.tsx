@@ -4,6 +4,7 @@ import type { Problem } from "~/core/interchange/contract";
 import { callApi } from "~/islands/frame/call-api";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { t } from "~/messages/say";
+import { island } from "~/islands/frame/island";
 
 interface Fields {
   email: string;
@@ -11,7 +12,7 @@ interface Fields {
 }
 
 /** The way in. */
-export default function SignIn() {
+function SignIn() {
   const [problem, setProblem] = useState<Problem | null>(null);
   const { register, handleSubmit, formState } = useForm<Fields>();
   const submit = handleSubmit(async (fields) => {
@@ -49,3 +50,5 @@ export default function SignIn() {
     </form>
   );
 }
+
+export default island(SignIn);

@@ -14,6 +14,7 @@ import SchoolBox from "./SchoolBox";
 import StageBox from "./StageBox";
 import StairDrawing from "./StairDrawing";
 import { byUrgency } from "./by-urgency";
+import { island } from "~/islands/frame/island";
 
 const pageKeys: Readonly<Record<string, string>> = {
   s: "session",
@@ -24,7 +25,7 @@ const pageKeys: Readonly<Record<string, string>> = {
 };
 
 /** Where a patient stands, what holds them back, and what to sign next. */
-export default function StairPage({ stair: loaded }: { stair: StairView }) {
+function StairPage({ stair: loaded }: { stair: StairView }) {
   const [stair, setStair] = useState(loaded);
   const [preview, setPreview] = useState<StairView | null>(null);
   const [problem, setProblem] = useState<Problem | null>(null);
@@ -185,3 +186,5 @@ export default function StairPage({ stair: loaded }: { stair: StairView }) {
     </div>
   );
 }
+
+export default island(StairPage);

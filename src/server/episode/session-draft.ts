@@ -32,12 +32,20 @@ async function needEpisode(staff: StaffContext, id: string): Promise<void> {
   if (!found) throw notFound();
 }
 
-/** Everything the session view begins with: the stair, an unfinished session, and the one to be corrected, if any. */
-export async function readSessionForm(staff: StaffContext, episodeId: string, correct: string | null) {
+/**
+ * Everything the session view begins with: the stair, an unfinished session, and the one to be corrected, if any.
+ *
+ * @param anew passes over what is kept; the next save takes its place
+ */
+export async function readSessionForm(
+  staff: StaffContext,
+  episodeId: string,
+  { correct, anew }: { correct: string | null; anew: boolean },
+) {
   const loaded = await loadEpisode(staff, episodeId);
   await noteRead(staff, episodeId, "read-stair");
   const correcting = loaded.file.sessions.find((session) => session.id === correct) ?? null;
   if (correct !== null && !correcting) throw notFound();
-  const kept = correcting ? null : await findSessionDraft(pool(), staff.clinicId, episodeId);
+  const kept = correcting || anew ? null : await findSessionDraft(pool(), staff.clinicId, episodeId);
   return { stair: stairView(staff, loaded), kept, correcting };
 }

@@ -1,7 +1,7 @@
 import mysql from "mysql2/promise";
 import { v7 as uuid } from "uuid";
 import { engineVersion } from "~/core/decision/decide";
-import type { CaseFile } from "~/core/interchange/case-file";
+import type { CaseFile } from "~/core/case/case-file";
 import { addDays, localDay } from "~/core/schedule/local-day";
 import { readEntries } from "~/server/caseload/caseload-repository";
 import { pool, poolOptions } from "~/server/db/connection";

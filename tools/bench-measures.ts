@@ -1,7 +1,7 @@
 import type { RowDataPacket } from "mysql2";
 import mysql from "mysql2/promise";
 import { v7 as uuid } from "uuid";
-import { reviewCase } from "~/core/interchange/review-case";
+import { reviewCase } from "~/core/review/review-case";
 import { pool } from "~/server/db/connection";
 import { loadCases, readCases } from "~/server/episode/case-loader";
 import { findEpisode, findEpisodes } from "~/server/episode/episode-repository";

@@ -4,7 +4,7 @@ import { v7 as uuid } from "uuid";
 import { decideExample } from "~/core/calculation/examples";
 import { decide } from "~/core/decision/decide";
 import { DecideInput } from "~/core/decision/decide-input";
-import { check } from "~/core/interchange/validate";
+import { check } from "~/core/schema/check";
 import { closePool, pool } from "~/server/db/connection";
 import { readCases } from "~/server/episode/case-loader";
 import { findEpisode } from "~/server/episode/episode-repository";

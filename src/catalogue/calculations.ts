@@ -1,9 +1,10 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { calculation, type Calculation } from "~/core/calculation/calculation";
 import { calculations } from "~/core/calculation/registry";
-import { Dose, oneOf } from "~/core/dose/dose";
+import { Dose } from "~/core/dose/dose";
+import { oneOf } from "~/core/schema/one-of";
 import { doseProblems } from "~/core/dose/dose-problems";
-import type { FieldProblem } from "~/core/interchange/validate";
+import type { FieldProblem } from "~/core/schema/field-problem";
 import {
   activationRanking,
   ActivationRankingInput,

@@ -5,7 +5,7 @@ import { simulate } from "~demo/simulate";
 import { attentionCodes } from "~/core/interchange/contract";
 import { evidenceCodes } from "~/core/decision/evidence";
 import { easeCauseCodes, outcomes } from "~/core/decision/decide-input";
-import { reviewCase } from "~/core/interchange/review-case";
+import { reviewCase } from "~/core/review/review-case";
 import { bodyPositions, forbidCodes, laneCodes, muscles, phases, regions } from "~/core/progression/body";
 import { kitList } from "~/core/progression/kit";
 import { knobs } from "~/core/progression/knob";

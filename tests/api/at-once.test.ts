@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, expect, it } from "vitest";
 import { v7 as uuid } from "uuid";
-import type { CaseFile } from "~/core/interchange/case-file";
+import type { CaseFile } from "~/core/case/case-file";
 import type { CaseloadRow } from "~/core/interchange/contract";
 import type { GateView } from "~/core/interchange/measure-contract";
 import { addDays } from "~/core/schedule/local-day";

@@ -5,7 +5,7 @@ import { groinPathway } from "~/catalogue/pathways/groin";
 import { Pathway, stageOf } from "~/core/pathway/pathway";
 import { Exercise } from "~/core/progression/exercise";
 import { exerciseProblems } from "~/core/progression/exercise-problems";
-import { check } from "~/core/interchange/validate";
+import { check } from "~/core/schema/check";
 
 const criterion = (stage: string, id: string) => {
   const found = stageOf(groinPathway, stage).gate?.criteria.find((c) => c.id === id);

@@ -4,7 +4,7 @@ import { describe, expect, it } from "vitest";
 import { findCalculation } from "~/catalogue/calculations";
 import { measureByCode, startingMeasures } from "~/catalogue/measures/all";
 import { runCalculation } from "~/core/calculation/calculation";
-import { check } from "~/core/interchange/validate";
+import { check } from "~/core/schema/check";
 import { Measure } from "~/core/measure/measure";
 import { minimalDetectableChange, standardError } from "~/core/measure/minimal-detectable-change";
 import { normalCdf } from "~/core/measure/normal-cdf";

@@ -4,7 +4,7 @@ import { startingMeasures } from "~/catalogue/measures/all";
 import { pathwayByCode, startingPathways } from "~/catalogue/pathways/all";
 import { stageNeeds } from "~/catalogue/stage-needs/all";
 import { gateProblems } from "~/core/gate/gate-problems";
-import { check } from "~/core/interchange/validate";
+import { check } from "~/core/schema/check";
 import { datedLimits } from "~/core/pathway/dated-limits";
 import { Pathway, stageOf } from "~/core/pathway/pathway";
 import { firstPrescription, variantOf } from "~/core/progression/exercise";

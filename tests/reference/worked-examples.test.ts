@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { decide } from "~/core/decision/decide";
 import { caseExample } from "~/core/calculation/examples";
-import { reviewCase } from "~/core/interchange/review-case";
-import type { CaseFile } from "~/core/interchange/case-file";
+import { reviewCase } from "~/core/review/review-case";
+import type { CaseFile } from "~/core/case/case-file";
 import type { TurnedChange } from "~/core/progression/change";
 import { effortTarget } from "~/core/dose/effort-target";
 import { bridge } from "~/catalogue/exercises/posterior-chain";

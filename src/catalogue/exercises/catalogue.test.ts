@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { check } from "~/core/interchange/validate";
+import { check } from "~/core/schema/check";
 import { Exercise, type Variant } from "~/core/progression/exercise";
 import { exerciseProblems, missingFields } from "~/core/progression/exercise-problems";
 import { bareHome, kitByCode } from "~/core/progression/kit";

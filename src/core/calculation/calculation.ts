@@ -1,5 +1,6 @@
 import type { Static, TSchema } from "@sinclair/typebox";
-import { check, type Checked, type FieldProblem } from "~/core/interchange/validate";
+import { check } from "~/core/schema/check";
+import { type Checked, type FieldProblem } from "~/core/schema/field-problem";
 
 /** A registered calculation: one name in the interface, at the endpoint and on the command line. */
 export interface Calculation<I extends TSchema = TSchema, O extends TSchema = TSchema> {

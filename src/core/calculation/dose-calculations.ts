@@ -14,9 +14,9 @@ import {
   OneRepMaxOutput,
 } from "~/core/dose/one-rep-max";
 import { tempoSeconds } from "~/core/dose/tempo";
-import type { FieldProblem } from "~/core/interchange/validate";
+import type { FieldProblem } from "~/core/schema/field-problem";
 import { calculation, type Calculation } from "./calculation";
-import { problemIf } from "./field-problem";
+import { problemIf } from "~/core/schema/field-problem";
 
 const brzyckiProblem = ({ reps, formula }: { reps: number; formula: string }) =>
   problemIf(

@@ -1,6 +1,6 @@
 import type { DecideInput } from "~/core/decision/decide-input";
 import type { GateInput } from "~/core/gate/evaluate-gate";
-import { caseFormat, caseVersion, type CaseFile } from "~/core/interchange/case-file";
+import { caseFormat, caseVersion, type CaseFile } from "~/core/case/case-file";
 import type { Measure } from "~/core/measure/measure";
 import type { Exercise } from "~/core/progression/exercise";
 import type { SetRecord } from "~/core/response/session-record";

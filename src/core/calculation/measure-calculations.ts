@@ -16,7 +16,7 @@ import * as torque from "~/core/measure/torque";
 import * as trials from "~/core/measure/trial-summary";
 import * as trunk from "~/core/measure/trunk-endurance-ratios";
 import { calculation, type Calculation } from "./calculation";
-import { problemIf } from "./field-problem";
+import { problemIf } from "~/core/schema/field-problem";
 
 const divides = "divides, so it must be above zero";
 

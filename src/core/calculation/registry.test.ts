@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { check } from "~/core/interchange/validate";
+import { check } from "~/core/schema/check";
 import { runCalculation } from "./calculation";
 import { allCalculations as calculations, findCalculation } from "~/catalogue/calculations";
 import { caseExample, decideExample, gateExample } from "./examples";

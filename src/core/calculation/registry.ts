@@ -4,17 +4,17 @@ import { DecideInput, Proposal } from "~/core/decision/decide-input";
 import { evaluateGate, GateInput } from "~/core/gate/evaluate-gate";
 import { GateResult } from "~/core/gate/gate";
 import { gateProblems } from "~/core/gate/gate-problems";
-import { CaseFile } from "~/core/interchange/case-file";
-import { danglingReferences } from "~/core/interchange/import-case";
-import { CaseReview, reviewCase } from "~/core/interchange/review-case";
-import type { FieldProblem } from "~/core/interchange/validate";
+import { CaseFile } from "~/core/case/case-file";
+import { danglingReferences } from "~/core/case/import-case";
+import { CaseReview, reviewCase } from "~/core/review/review-case";
+import type { FieldProblem } from "~/core/schema/field-problem";
 import { exerciseProblems } from "~/core/progression/exercise-problems";
 import { painResponse, PainResponseInput, PainResponseOutput } from "~/core/response/pain-response";
 import { calculation, type Calculation } from "./calculation";
 import { doseCalculations } from "./dose-calculations";
 import { measureCalculations } from "./measure-calculations";
 import { caseExample, decideExample, gateExample } from "./examples";
-import { problemIf } from "./field-problem";
+import { problemIf } from "~/core/schema/field-problem";
 
 const prefixed = (prefix: string, problems: readonly FieldProblem[]): FieldProblem[] =>
   problems.map(({ path, problem: text }) => ({ path: `${prefix}${path}`, problem: text }));

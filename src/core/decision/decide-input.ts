@@ -1,5 +1,5 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { oneOf } from "~/core/dose/dose";
+import { oneOf } from "~/core/schema/one-of";
 import { Change } from "~/core/progression/change";
 import { Exercise } from "~/core/progression/exercise";
 import { Prescription } from "~/core/progression/prescription";

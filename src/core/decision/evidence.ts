@@ -1,5 +1,5 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { oneOf } from "~/core/dose/dose";
+import { oneOf } from "~/core/schema/one-of";
 
 /** Every kind of evidence or reason a decision can rest on; the message file has words for each. */
 export const evidenceCodes = [

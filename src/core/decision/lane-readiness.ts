@@ -1,5 +1,5 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { oneOf } from "~/core/dose/dose";
+import { oneOf } from "~/core/schema/one-of";
 import { Lane } from "~/core/progression/body";
 
 export const laneStates = ["ready", "on-the-way", "left-out", "empty"] as const;

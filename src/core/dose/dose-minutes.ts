@@ -1,5 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { Dose, oneOf } from "./dose";
+import { Dose } from "./dose";
+import { oneOf } from "~/core/schema/one-of";
 import { tempoSeconds } from "./tempo";
 
 const sides = oneOf(

@@ -1,4 +1,4 @@
-import type { FieldProblem } from "~/core/interchange/validate";
+import type { FieldProblem } from "~/core/schema/field-problem";
 import type { Variant } from "~/core/progression/exercise";
 import type { Dose } from "./dose";
 import { doseMinutes } from "./dose-minutes";

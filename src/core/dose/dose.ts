@@ -1,12 +1,5 @@
-import { Type, type Static, type TUnion, type TLiteral } from "@sinclair/typebox";
-
-/** A union of string literals, so that a list of codes is written once. */
-export function oneOf<const T extends readonly string[]>(codes: T, description?: string) {
-  return Type.Union(
-    codes.map((code) => Type.Literal(code)),
-    description ? { description } : {},
-  ) as unknown as TUnion<{ -readonly [K in keyof T]: TLiteral<T[K] & string> }>;
-}
+import { Type, type Static } from "@sinclair/typebox";
+import { oneOf } from "~/core/schema/one-of";
 
 /** How a dose is built (common practice). Each style has a usual shape; the policy decides how it steps. */
 export const doseStyles = [

@@ -1,5 +1,5 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { oneOf } from "./dose";
+import { oneOf } from "~/core/schema/one-of";
 
 const kilograms = Type.Number({ exclusiveMinimum: 0, maximum: 1000 });
 const reps = Type.Integer({ minimum: 1, maximum: 100 });

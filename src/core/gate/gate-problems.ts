@@ -1,4 +1,4 @@
-import type { FieldProblem } from "~/core/interchange/validate";
+import type { FieldProblem } from "~/core/schema/field-problem";
 import type { Measure } from "~/core/measure/measure";
 import type { Gate } from "./gate";
 

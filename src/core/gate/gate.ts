@@ -1,5 +1,5 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { oneOf } from "~/core/dose/dose";
+import { oneOf } from "~/core/schema/one-of";
 import { EarlyPercent } from "~/core/measure/early-reference";
 import { errorVerdicts } from "~/core/measure/criterion-probability";
 import { Lane } from "~/core/progression/body";

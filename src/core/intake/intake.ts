@@ -1,7 +1,7 @@
 import { irritabilities } from "./irritability";
 import { Type, type Static } from "@sinclair/typebox";
-import { oneOf } from "~/core/dose/dose";
-import type { FieldProblem } from "~/core/interchange/validate";
+import { oneOf } from "~/core/schema/one-of";
+import type { FieldProblem } from "~/core/schema/field-problem";
 import { InvolvedSide } from "~/core/measure/side-value";
 import type { Pathway } from "~/core/pathway/pathway";
 import { BodyPosition } from "~/core/progression/body";

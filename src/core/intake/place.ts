@@ -1,7 +1,7 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { doseMinutes, DoseMinutesOutput } from "~/core/dose/dose-minutes";
 import { planMinutes } from "~/core/dose/plan-minutes";
-import { oneOf } from "~/core/dose/dose";
+import { oneOf } from "~/core/schema/one-of";
 import { evaluateGate } from "~/core/gate/evaluate-gate";
 import type { Measure, MeasureResult } from "~/core/measure/measure";
 import { datedLimits } from "~/core/pathway/dated-limits";

@@ -2,7 +2,7 @@ import { Type, type Static } from "@sinclair/typebox";
 import { Proposal } from "~/core/decision/decide-input";
 import { Evidence } from "~/core/decision/evidence";
 import { LaneReadiness } from "~/core/decision/lane-readiness";
-import { oneOf } from "~/core/dose/dose";
+import { oneOf } from "~/core/schema/one-of";
 import { GateResult } from "~/core/gate/gate";
 import { InvolvedSide } from "~/core/measure/side-value";
 import { Lane } from "~/core/progression/body";
@@ -11,7 +11,7 @@ import { KnobValue, Prescription } from "~/core/progression/prescription";
 import { Pain } from "~/core/response/pain-response";
 import { PainSchoolCode } from "~/core/response/pain-school";
 import { NextDayReport, SetRecord } from "~/core/response/session-record";
-import { CaseSession } from "./case-file";
+import { CaseSession } from "~/core/case/case-file";
 import { Calls } from "./clinic-contract";
 import { OpenSignal } from "./daily-contract";
 

@@ -1,7 +1,7 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { Outcome } from "~/core/decision/decide-input";
 import { Evidence } from "~/core/decision/evidence";
-import { oneOf } from "~/core/dose/dose";
+import { oneOf } from "~/core/schema/one-of";
 import { stopSignalCodes, urgencies } from "~/core/intake/stop-signal";
 import { Change } from "~/core/progression/change";
 import { PainSchoolCode } from "~/core/response/pain-school";

@@ -1,12 +1,12 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { oneOf } from "~/core/dose/dose";
+import { oneOf } from "~/core/schema/one-of";
 import { GateResult, MeasureNext, Passing } from "~/core/gate/gate";
 import { EarlyPercent } from "~/core/measure/early-reference";
 import { Measure, MeasureResult, ResultDetail } from "~/core/measure/measure";
 import { MeasureStatus } from "~/core/measure/measure-status";
 import { InvolvedSide } from "~/core/measure/side-value";
 import { Source } from "~/core/progression/source";
-import { moveKinds } from "./case-file";
+import { moveKinds } from "~/core/case/case-file";
 
 const closed = { additionalProperties: false };
 const uuid = Type.String({ format: "uuid" });

@@ -7,7 +7,7 @@ import { Exercise } from "~/core/progression/exercise";
 import { KnobValue, Prescription } from "~/core/progression/prescription";
 import { InvolvedSide } from "~/core/measure/side-value";
 import { HeightM } from "./contract";
-import { ExerciseFile } from "./exercise-file";
+import { ExerciseFile } from "~/core/progression/exercise-file";
 
 const closed = { additionalProperties: false };
 const uuid = Type.String({ format: "uuid" });

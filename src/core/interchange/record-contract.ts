@@ -1,10 +1,11 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { Dose, oneOf } from "~/core/dose/dose";
+import { Dose } from "~/core/dose/dose";
+import { oneOf } from "~/core/schema/one-of";
 import { InvolvedSide } from "~/core/measure/side-value";
 import { Exercise } from "~/core/progression/exercise";
 import { Pain } from "~/core/response/pain-response";
 import { PainSchoolCode } from "~/core/response/pain-school";
-import { CaseDecision, CaseSession } from "./case-file";
+import { CaseDecision, CaseSession } from "~/core/case/case-file";
 import { documentKinds } from "./daily-contract";
 
 const closed = { additionalProperties: false };

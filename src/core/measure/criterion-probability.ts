@@ -1,5 +1,5 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { oneOf } from "~/core/dose/dose";
+import { oneOf } from "~/core/schema/one-of";
 import { SemInput } from "./minimal-detectable-change";
 import { normalCdf } from "./normal-cdf";
 

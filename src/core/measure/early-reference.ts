@@ -1,5 +1,5 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { oneOf } from "~/core/dose/dose";
+import { oneOf } from "~/core/schema/one-of";
 import { limbSymmetry } from "./limb-symmetry";
 import type { Measure, MeasureResult } from "./measure";
 import { otherSide, summariseDay, type DatedValue, type InvolvedSide } from "./side-value";

@@ -1,4 +1,4 @@
-import { oneOf } from "~/core/dose/dose";
+import { oneOf } from "~/core/schema/one-of";
 import type { Static } from "@sinclair/typebox";
 import type { Measure, MeasureResult } from "./measure";
 

@@ -1,5 +1,5 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { oneOf } from "~/core/dose/dose";
+import { oneOf } from "~/core/schema/one-of";
 
 const seconds = Type.Number({ exclusiveMinimum: 0, maximum: 1200 });
 

@@ -1,5 +1,5 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { oneOf } from "~/core/dose/dose";
+import { oneOf } from "~/core/schema/one-of";
 
 const closed = { additionalProperties: false };
 const degrees = (description?: string) => Type.Number({ minimum: -180, maximum: 180, description });

@@ -1,4 +1,4 @@
-import { oneOf } from "~/core/dose/dose";
+import { oneOf } from "~/core/schema/one-of";
 
 /** Capacities that a stage trains; a progression belongs to one of them. */
 export const laneCodes = [

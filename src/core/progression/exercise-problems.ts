@@ -1,5 +1,5 @@
 import { doseProblems } from "~/core/dose/dose-problems";
-import type { FieldProblem } from "~/core/interchange/validate";
+import type { FieldProblem } from "~/core/schema/field-problem";
 import type { Exercise, Turn, Variant } from "./exercise";
 import { firstPrescription } from "./exercise";
 import { differingSetting } from "./harder";

@@ -1,5 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { Dose, oneOf } from "~/core/dose/dose";
+import { Dose } from "~/core/dose/dose";
+import { oneOf } from "~/core/schema/one-of";
 import { BodyPosition, ForbidCode, Lane, Muscle, Phase, Region } from "./body";
 import { KnobValue, Prescription } from "./prescription";
 import { Source } from "./source";

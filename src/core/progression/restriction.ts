@@ -1,5 +1,5 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { oneOf } from "~/core/dose/dose";
+import { oneOf } from "~/core/schema/one-of";
 import { BodyPosition, ForbidCode, Lane, Phase } from "./body";
 import type { Exercise, Variant } from "./exercise";
 import { jointArc } from "./joint-arc";

@@ -1,5 +1,5 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { oneOf } from "~/core/dose/dose";
+import { oneOf } from "~/core/schema/one-of";
 import { PainSchoolCode, painSchool } from "./pain-school";
 
 /** Pain on the numeric rating scale: a whole number 0–10. */

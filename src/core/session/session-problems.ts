@@ -1,5 +1,5 @@
 import type { Dose } from "~/core/dose/dose";
-import type { FieldProblem } from "~/core/interchange/validate";
+import type { FieldProblem } from "~/core/schema/field-problem";
 import type { Variant } from "~/core/progression/exercise";
 import { findKnob } from "~/core/progression/knob";
 import type { SetRecord } from "~/core/response/session-record";

@@ -2,7 +2,7 @@ import { useState, type ReactNode } from "react";
 import { v7 as uuid } from "uuid";
 import type { Problem } from "~/core/interchange/contract";
 import type { CatalogueWritten } from "~/core/interchange/plan-contract";
-import type { FieldProblem } from "~/core/interchange/validate";
+import type { FieldProblem } from "~/core/schema/field-problem";
 import { laneCodes } from "~/core/progression/body";
 import { firstPrescription, type Exercise } from "~/core/progression/exercise";
 import ExerciseFigure from "~/islands/figure/ExerciseFigure";

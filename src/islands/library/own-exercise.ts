@@ -1,4 +1,4 @@
-import type { FieldProblem } from "~/core/interchange/validate";
+import type { FieldProblem } from "~/core/schema/field-problem";
 import type { Exercise } from "~/core/progression/exercise";
 import type { Lane } from "~/core/progression/body";
 import { doseText, doseTextProblems, withDose, type DoseText } from "./own-dose";

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { startingMeasures } from "~/catalogue/measures/all";
 import { VisitBody } from "~/core/interchange/measure-contract";
-import { check } from "~/core/interchange/validate";
+import { check } from "~/core/schema/check";
 import {
   draftFaults,
   emptyRow,

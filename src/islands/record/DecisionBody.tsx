@@ -1,4 +1,4 @@
-import type { CaseDecision } from "~/core/interchange/case-file";
+import type { CaseDecision } from "~/core/case/case-file";
 import type { RecordView } from "~/core/interchange/record-contract";
 import OutcomeMark from "~/islands/frame/OutcomeMark";
 import { sayChange, sayEvidence, sayRule } from "~/messages/describe";

@@ -1,6 +1,6 @@
 import { line, max, scaleLinear, scaleTime } from "d3";
 import { useEffect, useRef, useState } from "react";
-import type { CaseDecision } from "~/core/interchange/case-file";
+import type { CaseDecision } from "~/core/case/case-file";
 import type { ExerciseHistory, HistoryPoint } from "~/core/session/exercise-history";
 import { localDay } from "~/core/schedule/local-day";
 import { sayChange } from "~/messages/describe";

@@ -1,6 +1,6 @@
 import { useEffect, useState } from "react";
 import type { RecordView } from "~/core/interchange/record-contract";
-import type { Replay } from "~/core/interchange/replay-decisions";
+import type { Replay } from "~/core/review/replay-decisions";
 import { localDay } from "~/core/schedule/local-day";
 import { callApi } from "~/islands/frame/call-api";
 import { sayDate, t } from "~/messages/say";

@@ -1,6 +1,6 @@
 import { useEffect, useState } from "react";
 import { FormProvider, useForm } from "react-hook-form";
-import type { CaseSession } from "~/core/interchange/case-file";
+import type { CaseSession } from "~/core/case/case-file";
 import type { StairView, Written } from "~/core/interchange/contract";
 import type { KeptSessionDraft } from "~/core/interchange/daily-contract";
 import ProblemNote from "~/islands/frame/ProblemNote";

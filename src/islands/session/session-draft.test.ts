@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { startingExercises } from "~/catalogue/exercises/all";
-import type { CaseSession } from "~/core/interchange/case-file";
+import type { CaseSession } from "~/core/case/case-file";
 import type { StairView } from "~/core/interchange/contract";
 import { firstPrescription, variantOf } from "~/core/progression/exercise";
 import type { SetRecord } from "~/core/response/session-record";

@@ -4,7 +4,7 @@ import type { Exercise } from "~/core/progression/exercise";
 import type { KnobValue } from "~/core/progression/prescription";
 import { firstPrescription, variantOf } from "~/core/progression/exercise";
 import type { SessionBody, StairItem, StairView } from "~/core/interchange/contract";
-import type { CaseSession } from "~/core/interchange/case-file";
+import type { CaseSession } from "~/core/case/case-file";
 import type { FaultRecord, SetRecord, Side } from "~/core/response/session-record";
 
 /** What the session view needs of an item; an exercise outside the plan has as much. */

@@ -1,7 +1,7 @@
 import { engineVersion } from "~/core/decision/decide";
-import { caseloadState } from "~/core/interchange/caseload-state";
+import { caseloadState } from "~/core/caseload/caseload-state";
 import type { CaseloadState } from "~/core/interchange/contract";
-import { validUntil } from "~/core/interchange/valid-until";
+import { validUntil } from "~/core/caseload/valid-until";
 import type { Queryable } from "~/server/db/connection";
 import { isConflict } from "~/server/db/transaction";
 import { loadCases, type LoadedCase } from "~/server/episode/case-loader";

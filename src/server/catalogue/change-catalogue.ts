@@ -3,14 +3,14 @@ import {
   exerciseFileProblems,
   newExerciseProblems,
   type ExerciseFile,
-} from "~/core/interchange/exercise-file";
+} from "~/core/progression/exercise-file";
 import type {
   CatalogueWritten,
   ExerciseBody,
   ImportBody,
   RetirementBody,
 } from "~/core/interchange/plan-contract";
-import type { FieldProblem } from "~/core/interchange/validate";
+import type { FieldProblem } from "~/core/schema/field-problem";
 import type { Exercise } from "~/core/progression/exercise";
 import { writeAudit } from "~/server/audit/audit-repository";
 import type { StaffContext } from "~/server/auth/staff-context";

@@ -1,7 +1,7 @@
 import type { LibraryAnswer, LibraryEntry, LibraryPatient } from "~/core/interchange/library-contract";
-import { limitsOf, moveInForce } from "~/core/interchange/in-force";
-import { measuredHeight } from "~/core/interchange/measured-height";
-import { check } from "~/core/interchange/validate";
+import { limitsOf, moveInForce } from "~/core/case/in-force";
+import { measuredHeight } from "~/core/case/measured-height";
+import { check } from "~/core/schema/check";
 import { stageOf } from "~/core/pathway/pathway";
 import { suits } from "~/core/pathway/stage-need";
 import { activationRanking, enoughPercent } from "~/core/progression/activation-ranking";

@@ -1,6 +1,7 @@
 import { doseMinutes } from "~/core/dose/dose-minutes";
 import type { CatalogueAnswer, CatalogueHit } from "~/core/interchange/plan-contract";
-import { check, type FieldProblem } from "~/core/interchange/validate";
+import { check } from "~/core/schema/check";
+import { type FieldProblem } from "~/core/schema/field-problem";
 import { firstPrescription } from "~/core/progression/exercise";
 import { ExerciseQuery, exerciseSearch } from "~/core/progression/exercise-search";
 import { kitByCode } from "~/core/progression/kit";

@@ -1,6 +1,6 @@
 import type { Written } from "~/core/interchange/contract";
 import type { AttributionBody } from "~/core/interchange/daily-contract";
-import { caseDays, itemDays } from "~/core/interchange/case-days";
+import { caseDays, itemDays } from "~/core/case/case-days";
 import type { StaffContext } from "~/server/auth/staff-context";
 import { refused } from "~/server/http/problem";
 import { insertAttribution } from "./daily-writer";

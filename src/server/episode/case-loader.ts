@@ -1,5 +1,5 @@
 import { LRUCache } from "lru-cache";
-import { caseFormat, caseVersion, type CaseFile, type CaseItem } from "~/core/interchange/case-file";
+import { caseFormat, caseVersion, type CaseFile, type CaseItem } from "~/core/case/case-file";
 import { personalLimits, type Circumstances } from "~/core/intake/intake";
 import type { Measure } from "~/core/measure/measure";
 import type { Pathway } from "~/core/pathway/pathway";

@@ -2,7 +2,7 @@ import type { RowDataPacket } from "mysql2";
 import type { Circumstances } from "~/core/intake/intake";
 import type { irritabilities } from "~/core/intake/irritability";
 import type { StopSignalCode } from "~/core/intake/stop-signal";
-import type { CaseFile, StageMove } from "~/core/interchange/case-file";
+import type { CaseFile, StageMove } from "~/core/case/case-file";
 import type { ResultDetail } from "~/core/measure/measure";
 import type { SetRecord } from "~/core/response/session-record";
 import { fromDatabaseJson, fromDatabaseTime, type Queryable } from "~/server/db/connection";

@@ -1,6 +1,6 @@
 import type { SessionBody, ReportBody } from "~/core/interchange/contract";
 import type { Circumstances } from "~/core/intake/intake";
-import type { StageMove } from "~/core/interchange/case-file";
+import type { StageMove } from "~/core/case/case-file";
 import type { Change } from "~/core/progression/change";
 import type { Prescription } from "~/core/progression/prescription";
 import type { Proposal, SignedChange } from "~/core/decision/decide-input";

@@ -1,5 +1,5 @@
 import type { StairView } from "~/core/interchange/contract";
-import type { CaseFile } from "~/core/interchange/case-file";
+import type { CaseFile } from "~/core/case/case-file";
 import type { PainSchoolCode } from "~/core/response/pain-school";
 import { writeAudit } from "~/server/audit/audit-repository";
 import type { StaffContext } from "~/server/auth/staff-context";

@@ -1,7 +1,7 @@
 import type { RecordEntry, RecordView } from "~/core/interchange/record-contract";
 import { isLateReport } from "~/core/response/training-day-state";
-import { prescriptionInForce } from "~/core/interchange/in-force";
-import { caseDays } from "~/core/interchange/case-days";
+import { prescriptionInForce } from "~/core/case/in-force";
+import { caseDays } from "~/core/case/case-days";
 import type { StaffContext } from "~/server/auth/staff-context";
 import { pool } from "~/server/db/connection";
 import type { LoadedCase } from "./case-loader";

@@ -1,6 +1,6 @@
-import { compareSchools } from "~/core/interchange/compare-schools";
+import { compareSchools } from "~/core/review/compare-schools";
 import type { SchoolComparison } from "~/core/interchange/daily-contract";
-import { replayDecisions, type Replay } from "~/core/interchange/replay-decisions";
+import { replayDecisions, type Replay } from "~/core/review/replay-decisions";
 import type { StaffContext } from "~/server/auth/staff-context";
 import { notFound } from "~/server/http/problem";
 import { loadEpisode, noteRead } from "./read-episode";

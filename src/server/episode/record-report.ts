@@ -1,5 +1,5 @@
 import type { ReportBody, Written } from "~/core/interchange/contract";
-import { caseDays } from "~/core/interchange/case-days";
+import { caseDays } from "~/core/case/case-days";
 import { localDay } from "~/core/schedule/local-day";
 import type { StaffContext } from "~/server/auth/staff-context";
 import { refused } from "~/server/http/problem";

@@ -1,6 +1,6 @@
 import { v7 as uuid } from "uuid";
 import type { SessionBody, Written } from "~/core/interchange/contract";
-import type { FieldProblem } from "~/core/interchange/validate";
+import type { FieldProblem } from "~/core/schema/field-problem";
 import { firstPrescription } from "~/core/progression/exercise";
 import { sidesOf } from "~/core/progression/sides-of";
 import { localDay } from "~/core/schedule/local-day";

@@ -1,5 +1,5 @@
-import type { CaseFile } from "~/core/interchange/case-file";
-import { reviewCase, type CaseReview } from "~/core/interchange/review-case";
+import type { CaseFile } from "~/core/case/case-file";
+import { reviewCase, type CaseReview } from "~/core/review/review-case";
 
 const reviews = new WeakMap<CaseFile, CaseReview>();
 

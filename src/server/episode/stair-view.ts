@@ -1,9 +1,9 @@
-import { measuredHeight } from "~/core/interchange/measured-height";
+import { measuredHeight } from "~/core/case/measured-height";
 import type { StairItem, StairView } from "~/core/interchange/contract";
-import { reportDays } from "~/core/interchange/caseload-state";
-import { limitsOf, schoolInForce } from "~/core/interchange/in-force";
-import { reviewCase, type CaseReview } from "~/core/interchange/review-case";
-import { weeksToTarget } from "~/core/interchange/target-date";
+import { reportDays } from "~/core/caseload/caseload-state";
+import { limitsOf, schoolInForce } from "~/core/case/in-force";
+import { reviewCase, type CaseReview } from "~/core/review/review-case";
+import { weeksToTarget } from "~/core/case/target-date";
 import { stageOf } from "~/core/pathway/pathway";
 import { alternatives } from "~/core/progression/alternatives";
 import { variantOf } from "~/core/progression/exercise";

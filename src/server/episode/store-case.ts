@@ -1,5 +1,5 @@
 import { v7 as uuid } from "uuid";
-import type { CaseFile } from "~/core/interchange/case-file";
+import type { CaseFile } from "~/core/case/case-file";
 import type { Queryable } from "~/server/db/connection";
 import { attachDefinitions, storeDefinition } from "./definition-repository";
 import { insertEpisode, insertPerson } from "./episode-repository";

@@ -1,5 +1,5 @@
 import type { GateView } from "~/core/interchange/measure-contract";
-import { reviewCase } from "~/core/interchange/review-case";
+import { reviewCase } from "~/core/review/review-case";
 import { stageOf } from "~/core/pathway/pathway";
 import { daysBetween, localDay } from "~/core/schedule/local-day";
 import { signingRoles, type StaffContext } from "~/server/auth/staff-context";

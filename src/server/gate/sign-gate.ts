@@ -1,5 +1,5 @@
 import type { GateBody, GateView, GateWritten, PassingBody } from "~/core/interchange/measure-contract";
-import type { FieldProblem } from "~/core/interchange/validate";
+import type { FieldProblem } from "~/core/schema/field-problem";
 import type { StaffContext } from "~/server/auth/staff-context";
 import { insertPassing, insertStageMove } from "~/server/episode/fact-writer";
 import { loadEpisode } from "~/server/episode/read-episode";

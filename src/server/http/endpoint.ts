@@ -1,6 +1,6 @@
 import type { Static, TSchema } from "@sinclair/typebox";
 import type { APIContext, APIRoute } from "astro";
-import { check } from "~/core/interchange/validate";
+import { check } from "~/core/schema/check";
 import type { StaffContext } from "~/server/auth/staff-context";
 import { isDatabaseUnavailable } from "~/server/db/transaction";
 import { log } from "./log";

@@ -1,9 +1,9 @@
 import type { TSchema } from "@sinclair/typebox";
 import { LibraryAnswer } from "~/core/interchange/library-contract";
 import { allCalculations } from "~/catalogue/calculations";
-import { CaseFile } from "~/core/interchange/case-file";
+import { CaseFile } from "~/core/case/case-file";
 import * as contract from "~/core/interchange/contract";
-import { ExerciseFile } from "~/core/interchange/exercise-file";
+import { ExerciseFile } from "~/core/progression/exercise-file";
 import { CallsBody, CallsView, CallsWritten } from "~/core/interchange/clinic-contract";
 import * as intake from "~/core/interchange/intake-contract";
 import { Exercise } from "~/core/progression/exercise";
@@ -11,7 +11,7 @@ import * as measure from "~/core/interchange/measure-contract";
 import * as plan from "~/core/interchange/plan-contract";
 import * as daily from "~/core/interchange/daily-contract";
 import * as record from "~/core/interchange/record-contract";
-import { Replay } from "~/core/interchange/replay-decisions";
+import { Replay } from "~/core/review/replay-decisions";
 import { Type } from "@sinclair/typebox";
 
 interface Operation {

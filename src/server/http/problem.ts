@@ -1,4 +1,4 @@
-import type { FieldProblem } from "~/core/interchange/validate";
+import type { FieldProblem } from "~/core/schema/field-problem";
 
 /** A failure with an answer of its own: becomes application/problem+json. */
 export class ApiProblem extends Error {

@@ -2,7 +2,7 @@ import { v7 as uuid } from "uuid";
 import { measuresOf } from "~/catalogue/pathways/measures-of";
 import { personalLimits, type Intake } from "~/core/intake/intake";
 import type { IntakeBody, IntakeWritten } from "~/core/interchange/intake-contract";
-import type { FieldProblem } from "~/core/interchange/validate";
+import type { FieldProblem } from "~/core/schema/field-problem";
 import { datedLimits } from "~/core/pathway/dated-limits";
 import { stageOf, type Pathway } from "~/core/pathway/pathway";
 import { firstPrescription, type Exercise, type Variant } from "~/core/progression/exercise";

@@ -1,7 +1,7 @@
 import { startingMeasures } from "~/catalogue/measures/all";
 import type { Gate } from "~/core/gate/gate";
 import type { MeasuresView } from "~/core/interchange/measure-contract";
-import { reviewCase } from "~/core/interchange/review-case";
+import { reviewCase } from "~/core/review/review-case";
 import type { Measure } from "~/core/measure/measure";
 import { measureStatus } from "~/core/measure/measure-status";
 import { stageOf } from "~/core/pathway/pathway";

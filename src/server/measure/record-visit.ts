@@ -1,5 +1,5 @@
 import type { VisitBody, VisitWritten } from "~/core/interchange/measure-contract";
-import type { FieldProblem } from "~/core/interchange/validate";
+import type { FieldProblem } from "~/core/schema/field-problem";
 import type { Measure, MeasureResult } from "~/core/measure/measure";
 import { checkValue, type EntryFault } from "~/core/measure/parse-entry";
 import { summariseTrials } from "~/core/measure/side-value";

@@ -1,10 +1,10 @@
 import { v7 as uuid } from "uuid";
 import { doseProblems } from "~/core/dose/dose-problems";
-import { limitsOf } from "~/core/interchange/in-force";
-import { reviewCase } from "~/core/interchange/review-case";
+import { limitsOf } from "~/core/case/in-force";
+import { reviewCase } from "~/core/review/review-case";
 import { circumstanceProblems } from "~/core/intake/intake";
 import type { CircumstancesBody, EndingBody, ItemBody, PlanWritten } from "~/core/interchange/plan-contract";
-import type { FieldProblem } from "~/core/interchange/validate";
+import type { FieldProblem } from "~/core/schema/field-problem";
 import { stageOf } from "~/core/pathway/pathway";
 import { firstPrescription, type Exercise, type Variant } from "~/core/progression/exercise";
 import { findKnob } from "~/core/progression/knob";

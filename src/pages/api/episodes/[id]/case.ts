@@ -1,4 +1,4 @@
-import { exportCase } from "~/core/interchange/case-file";
+import { exportCase } from "~/core/case/case-file";
 import { readCaseFile } from "~/server/episode/read-episode";
 import { readEndpoint } from "~/server/http/endpoint";
 

@@ -1,4 +1,4 @@
-import { check } from "~/core/interchange/validate";
+import { check } from "~/core/schema/check";
 import { PainSchoolCode } from "~/core/response/pain-school";
 import { readStair } from "~/server/episode/read-episode";
 import { readEndpoint } from "~/server/http/endpoint";

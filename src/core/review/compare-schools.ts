@@ -1,9 +1,9 @@
 import { painSchoolCodes } from "~/core/response/pain-school";
 import { closesAfterHours, trainingDayState } from "~/core/response/training-day-state";
-import { caseDays, itemDays } from "./case-days";
-import type { CaseFile } from "./case-file";
-import type { SchoolComparison, SchoolVerdict } from "./daily-contract";
-import { schoolInForce } from "./in-force";
+import { caseDays, itemDays } from "~/core/case/case-days";
+import type { CaseFile } from "~/core/case/case-file";
+import type { SchoolComparison, SchoolVerdict } from "~/core/interchange/daily-contract";
+import { schoolInForce } from "~/core/case/in-force";
 import { reviewCase } from "./review-case";
 
 const latestDays = 30;

@@ -16,11 +16,17 @@ import { laneAdherence } from "~/core/response/lane-adherence";
 import { PainSchoolCode } from "~/core/response/pain-school";
 import { weeklyMeanRise } from "~/core/response/weekly-mean-rise";
 import { localDay } from "~/core/schedule/local-day";
-import { caseDays, type CaseDay } from "./case-days";
-import type { CaseFile } from "./case-file";
+import { caseDays, type CaseDay } from "~/core/case/case-days";
+import type { CaseFile } from "~/core/case/case-file";
 import { flareTrace, judgedItem, type JudgedItem } from "./flare-trace";
-import { gateDates, moveInForce, passingInForce, prescriptionInForce, schoolInForce } from "./in-force";
-import { itemInput } from "./item-input";
+import {
+  gateDates,
+  moveInForce,
+  passingInForce,
+  prescriptionInForce,
+  schoolInForce,
+} from "~/core/case/in-force";
+import { itemInput } from "~/core/case/item-input";
 
 export const ItemReview = Type.Object({
   itemId: Type.String(),

@@ -1,10 +1,10 @@
 import { reportCountsHours, trainingDayState } from "~/core/response/training-day-state";
 import { daysBetween, elapsedDays, localDay } from "~/core/schedule/local-day";
-import { caseDays } from "./case-days";
-import type { CaseFile } from "./case-file";
-import { attentionCodes, type CaseloadState } from "./contract";
-import { reviewCase, type CaseReview, type ItemReview } from "./review-case";
-import { weeksToTarget } from "./target-date";
+import { caseDays } from "~/core/case/case-days";
+import type { CaseFile } from "~/core/case/case-file";
+import { attentionCodes, type CaseloadState } from "~/core/interchange/contract";
+import { reviewCase, type CaseReview, type ItemReview } from "~/core/review/review-case";
+import { weeksToTarget } from "~/core/case/target-date";
 
 type Attention = CaseloadState["attention"];
 

@@ -2,8 +2,8 @@ import type { DecideInput, FlareTrace } from "~/core/decision/decide-input";
 import { flareSuspects, type FlareSuspect } from "~/core/decision/flare-suspects";
 import { judgedDays } from "~/core/decision/judged-days";
 import type { DayJudgement } from "~/core/response/judge-day";
-import type { CaseDay } from "./case-days";
-import type { CaseFile, CaseItem } from "./case-file";
+import type { CaseDay } from "~/core/case/case-days";
+import type { CaseFile, CaseItem } from "~/core/case/case-file";
 
 export interface JudgedItem {
   readonly item: CaseItem;

@@ -3,7 +3,7 @@ import { Proposal, SignedChange } from "~/core/decision/decide-input";
 import { GateResult, Passing } from "~/core/gate/gate";
 import { Measure, MeasureResult } from "~/core/measure/measure";
 import { InvolvedSide } from "~/core/measure/side-value";
-import { oneOf } from "~/core/dose/dose";
+import { oneOf } from "~/core/schema/one-of";
 import { irritabilities } from "~/core/intake/irritability";
 import { stopSignalCodes } from "~/core/intake/stop-signal";
 import { Pathway } from "~/core/pathway/pathway";

@@ -4,12 +4,12 @@ import type { outcomes } from "~/core/decision/decide-input";
 import { suspends } from "~/core/decision/stop-scope";
 import { stopSignal } from "~/core/intake/stop-signal";
 import { arbitraryCase, arbitrarySignal } from "~tests/builders/random-case";
-import type { CaseFile } from "./case-file";
-import { caseloadState } from "./caseload-state";
+import type { CaseFile } from "~/core/case/case-file";
+import { caseloadState } from "~/core/caseload/caseload-state";
 import { compareSchools } from "./compare-schools";
 import { replayDecisions } from "./replay-decisions";
 import { reviewCase, type CaseReview } from "./review-case";
-import { validUntil } from "./valid-until";
+import { validUntil } from "~/core/caseload/valid-until";
 
 const runs = { numRuns: 60 };
 const hour = 3_600_000;

@@ -1,5 +1,6 @@
 import { CaseFile } from "./case-file";
-import { check, type Checked, type FieldProblem } from "./validate";
+import { check } from "~/core/schema/check";
+import { type Checked, type FieldProblem } from "~/core/schema/field-problem";
 
 /** Reads a case file's text: well-formed, of the schema, and whole (every id it refers to is in it). */
 export function importCase(text: string): Checked<CaseFile> {

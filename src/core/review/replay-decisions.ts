@@ -1,7 +1,7 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { engineVersion } from "~/core/decision/decide";
 import { Outcome, type Proposal } from "~/core/decision/decide-input";
-import type { CaseDecision, CaseFile } from "./case-file";
+import type { CaseDecision, CaseFile } from "~/core/case/case-file";
 import { reviewCase } from "./review-case";
 
 /** A signed decision beside what the same record proposes today. */

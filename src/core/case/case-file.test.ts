@@ -7,8 +7,8 @@ import { exportCase, type CaseFile } from "./case-file";
 import { importCase } from "./import-case";
 import { caseDays, itemDays } from "./case-days";
 import { schoolInForce } from "./in-force";
-import { replayDecisions } from "./replay-decisions";
-import { reviewCase } from "./review-case";
+import { replayDecisions } from "~/core/review/replay-decisions";
+import { reviewCase } from "~/core/review/review-case";
 
 const today = "2026-03-10";
 const cases = demoPeople.map((person): [string, CaseFile] => [

@@ -1,7 +1,7 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { Exercise } from "~/core/progression/exercise";
-import { exerciseProblems, missingFields } from "~/core/progression/exercise-problems";
-import type { FieldProblem } from "./validate";
+import { Exercise } from "./exercise";
+import { exerciseProblems, missingFields } from "./exercise-problems";
+import type { FieldProblem } from "~/core/schema/field-problem";
 
 /** A clinic's own exercises as a file (*.exercises.json), for another clinic or a colleague. */
 export const ExerciseFile = Type.Object(

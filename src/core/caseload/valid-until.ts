@@ -1,6 +1,6 @@
 import { closesAfterHours, reportCountsHours } from "~/core/response/training-day-state";
 import { localDay } from "~/core/schedule/local-day";
-import type { CaseFile } from "./case-file";
+import type { CaseFile } from "~/core/case/case-file";
 
 const hourMs = 3_600_000;
 const dayMs = 24 * hourMs;

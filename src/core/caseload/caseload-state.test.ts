@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { caseExample } from "~/core/calculation/examples";
-import type { CaseFile } from "./case-file";
+import type { CaseFile } from "~/core/case/case-file";
 import { caseloadState, reportDays } from "./caseload-state";
 
 const last = caseExample.sessions.at(-1) as CaseFile["sessions"][number];

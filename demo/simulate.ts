@@ -1,4 +1,5 @@
-import { DateTime } from "luxon";
+import { addDays } from "~/core/schedule/local-day";
+import { instantOfLocal } from "~/core/schedule/local-time";
 import { measureByCode } from "~/catalogue/measures/all";
 import { pathwayByCode } from "~/catalogue/pathways/all";
 import { measuresOf } from "~/catalogue/pathways/measures-of";
@@ -61,10 +62,8 @@ const zone = "Europe/Vienna";
 /** Lives a patient's weeks day by day: trains, reports, and signs what the engine proposes. */
 export function simulate(profile: DemoProfile, today: string): CaseFile {
   const random = seeded(profile.seed);
-  const on = (daysAgo: number, time: string) =>
-    DateTime.fromISO(`${today}T${time}`, { zone }).minus({ days: daysAgo }).toUTC().toISO() ?? "";
-  const date = (daysAgo: number) =>
-    DateTime.fromISO(today, { zone }).minus({ days: daysAgo }).toISODate() ?? "";
+  const on = (daysAgo: number, time: string) => instantOfLocal(`${addDays(today, -daysAgo)}T${time}`, zone);
+  const date = (daysAgo: number) => addDays(today, -daysAgo);
   const id = (...name: (string | number)[]) => demoId(profile.key, ...name);
   const pathway = pathwayByCode(profile.pathway ?? groinPathway.code);
   const used = new Set(profile.items.map((item) => item.exercise));

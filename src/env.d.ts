@@ -1,5 +1,7 @@
 declare namespace App {
   interface Locals {
     staff?: import("./server/auth/staff-context").StaffContext;
+    /** The episode whose view failed, for the page that stands in for it. */
+    unreadable?: string;
   }
 }

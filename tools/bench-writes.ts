@@ -1,10 +1,13 @@
 import type { RowDataPacket } from "mysql2";
 import { v7 as uuid } from "uuid";
-import type { SessionBody, StairView } from "~/core/interchange/contract";
+import type { SessionBody } from "~/contract/daily";
+import type { StairView } from "~/contract/episode";
 import { sidesOf } from "~/core/progression/sides-of";
 import { pool } from "~/server/db/connection";
 import { inTransaction } from "~/server/db/transaction";
-import { insertSession } from "~/server/episode/fact-writer";
+import { sessions } from "~/server/facts/sessions";
+import { sets, setsOf as setsOfSession } from "~/server/facts/sets";
+import { appendFact, appendFacts } from "~/server/facts/sql";
 import { demoClinic, demoStaffId } from "~demo/clinic";
 import type { Row } from "./bench-compare";
 
@@ -164,7 +167,11 @@ async function bareWrites(targets: readonly Target[]): Promise<number> {
       episodeId: target.episodeId,
       at,
     };
-    await inTransaction((db) => insertSession(db, writing, sessionOf(target, n)));
+    await inTransaction(async (db) => {
+      const { items, occurredAt, ...session } = sessionOf(target, n);
+      await appendFact(db, writing, sessions, { ...session, at: occurredAt, receivedAt: at });
+      await appendFacts(db, writing, sets, setsOfSession({ id: session.id, items }));
+    });
     took.push(performance.now() - started);
   }
   return took.sort((a, b) => a - b)[50] ?? 0;

@@ -18,6 +18,7 @@ import { kitByCode } from "~/core/progression/kit";
 import { findKnob } from "~/core/progression/knob";
 import { KnobValue, Prescription } from "~/core/progression/prescription";
 import { Restriction } from "~/core/progression/restriction";
+import { restrictionProblems } from "~/core/progression/restriction-problems";
 import { startingExercises } from "./exercises/all";
 import { stageNeeds } from "./stage-needs/all";
 
@@ -76,11 +77,7 @@ function stepProblems({ variant: id, dose, settings, kit, restrictions }: StepIn
     ...(kit ?? []).flatMap((piece, i) =>
       kitByCode(piece) ? [] : [{ path: `/kit/${i}`, problem: `${piece} is not a piece of kit` }],
     ),
-    ...(restrictions ?? []).flatMap((r, i) =>
-      r.kind === "knob-limit" && !findKnob(r.knob)?.accepts(r.hardest)
-        ? [{ path: `/restrictions/${i}/hardest`, problem: `is not a value of the knob ${r.knob}` }]
-        : [],
-    ),
+    ...restrictionProblems(restrictions ?? [], "/restrictions"),
   ];
 }
 

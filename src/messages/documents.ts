@@ -1,6 +1,6 @@
-import type { StairView } from "~/core/interchange/contract";
-import type { GateView } from "~/core/interchange/measure-contract";
-import type { RecordEntry, RecordView } from "~/core/interchange/record-contract";
+import type { StairView } from "~/contract/episode";
+import type { GateView } from "~/contract/gate";
+import type { RecordEntry, RecordView } from "~/contract/record";
 import { localDay } from "~/core/schedule/local-day";
 import { sayChange, sayDose, sayRule } from "./describe";
 import { label, sayDate, sayQuantity, sayTime, t } from "./say";

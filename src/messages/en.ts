@@ -6,6 +6,9 @@ export const en = {
   ...daily,
   ...library,
   "product.name": "Patient Stair",
+  "unreadable.title": "This record cannot be judged",
+  "unreadable.text":
+    "Something in it does not fit the present rules, so nothing is proposed here. Go by paper, and have whoever looks after the program see to it. Stop signals work as always.",
   "stopped.title": "This view has stopped",
   "stopped.text": "Nothing that was recorded is lost. Copy what you typed, then load the view again.",
   "stopped.typed": "What stood in its fields",
@@ -52,6 +55,7 @@ export const en = {
   "caseload.never": "no session yet",
 
   "attention.stop": "Stopped",
+  "attention.unreadable": "Cannot be judged",
   "attention.ease": "Ease",
   "attention.report-missing": "Report missing",
   "attention.wait": "Report awaited",
@@ -61,6 +65,7 @@ export const en = {
   "attention.quiet": "Gone quiet",
   "attention.hold": "Hold",
   "reason.stop": "{exercise}: suspended until you clear it in writing",
+  "reason.unreadable": "Something in this record does not fit the rules: go by paper until it is mended",
   "reason.ease": "{exercise}: {why}",
   "reason.report-missing": "No report came for {date}: the day does not count",
   "reason.wait": "{exercise}: a step waits for the report of {date}",

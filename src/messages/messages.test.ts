@@ -2,7 +2,7 @@ import { IntlMessageFormat } from "intl-messageformat";
 import { describe, expect, it } from "vitest";
 import { demoPeople } from "~demo/people";
 import { simulate } from "~demo/simulate";
-import { attentionCodes } from "~/core/interchange/contract";
+import { attentionCodes } from "~/core/caseload/attention";
 import { evidenceCodes } from "~/core/decision/evidence";
 import { easeCauseCodes, outcomes } from "~/core/decision/decide-input";
 import { reviewCase } from "~/core/review/review-case";

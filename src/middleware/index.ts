@@ -8,6 +8,8 @@ import { ApiProblem, databaseDown } from "~/server/http/problem";
 /** Answered without asking who is there, so that they work while the database is away. */
 const withoutSession = new Set(["/health", "/ready", "/unavailable"]);
 const openPages = new Set(["/sign-in", "/404"]);
+/** A view of one episode; what fails there is that record's, and is shown as that. */
+const episodePage = /^\/episodes\/([0-9a-f-]{36})(?:\/|$)/i;
 const isApi = (path: string) => path.startsWith("/api/");
 
 /** Origin check, session, and the way to the sign-in or the 'database down' page. */
@@ -42,10 +44,16 @@ async function answer(
     if (!staff) return context.redirect("/sign-in", 303);
     return await next();
   } catch (error) {
-    if (!isDatabaseUnavailable(error)) {
-      if (error instanceof ApiProblem && error.status === 404) return context.rewrite("/404");
-      throw error;
-    }
-    return isApi(pathname) ? databaseDown().response() : context.rewrite("/unavailable");
+    if (isDatabaseUnavailable(error))
+      return isApi(pathname) ? databaseDown().response() : context.rewrite("/unavailable");
+    if (error instanceof ApiProblem && error.status === 404) return context.rewrite("/404");
+    const episode = episodePage.exec(pathname)?.[1];
+    if (episode === undefined) throw error;
+    log.error(
+      { route: context.routePattern, error: String((error as Error)?.stack ?? error) },
+      "view failed",
+    );
+    context.locals.unreadable = episode;
+    return context.rewrite("/unreadable");
   }
 }

@@ -1,4 +1,4 @@
-import { openEndpoint } from "~/server/http/endpoint";
+import { answered, json } from "~/server/http/serve";
 
 /** The process runs. */
-export const GET = openEndpoint(async () => ({ status: "ok" }));
+export const GET = answered(async () => json({ status: "ok" }));

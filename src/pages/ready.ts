@@ -1,8 +1,8 @@
-import { pool } from "~/server/db/connection";
-import { openEndpoint } from "~/server/http/endpoint";
+import { databaseAnswers } from "~/server/db/connection";
+import { answered, json } from "~/server/http/serve";
 
 /** The process can serve: the database answers. 503 while it does not. */
-export const GET = openEndpoint(async () => {
-  await pool().query("SELECT 1");
-  return { status: "ready" };
+export const GET = answered(async () => {
+  await databaseAnswers();
+  return json({ status: "ready" });
 });

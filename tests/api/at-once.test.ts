@@ -1,8 +1,8 @@
 import { afterAll, beforeAll, expect, it } from "vitest";
 import { v7 as uuid } from "uuid";
 import type { CaseFile } from "~/core/case/case-file";
-import type { CaseloadRow } from "~/core/interchange/contract";
-import type { GateView } from "~/core/interchange/measure-contract";
+import type { CaseloadRow } from "~/contract/clinic";
+import type { GateView } from "~/contract/gate";
 import { addDays } from "~/core/schedule/local-day";
 import { startServers, type Servers } from "~tests/harness/servers";
 import { signedIn, type Client, type Reply } from "~tests/harness/client";

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { v7 as uuid } from "uuid";
-import type { CaseloadRow } from "~/core/interchange/contract";
+import type { CaseloadRow } from "~/contract/clinic";
 import { addDays } from "~/core/schedule/local-day";
 import { startServers, type Servers } from "~tests/harness/servers";
 import { signedIn, type Client, type Reply } from "~tests/harness/client";

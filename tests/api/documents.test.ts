@@ -1,7 +1,8 @@
 import { afterAll, beforeAll, expect, it } from "vitest";
-import type { CaseloadRow, StairView } from "~/core/interchange/contract";
-import type { GateView } from "~/core/interchange/measure-contract";
-import type { RecordView } from "~/core/interchange/record-contract";
+import type { CaseloadRow } from "~/contract/clinic";
+import type { StairView } from "~/contract/episode";
+import type { GateView } from "~/contract/gate";
+import type { RecordView } from "~/contract/record";
 import { handoverLetter, visitNote } from "~/messages/documents";
 import { startServers, type Servers } from "~tests/harness/servers";
 import { signedIn, type Client } from "~tests/harness/client";

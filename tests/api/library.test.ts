@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { v7 as uuid } from "uuid";
-import type { LibraryAnswer } from "~/core/interchange/library-contract";
+import type { LibraryAnswer } from "~/contract/library";
 import { exerciseOf, draftOf } from "~/islands/library/own-exercise";
 import type { Exercise } from "~/core/progression/exercise";
 import { skater } from "~tests/harness/story";

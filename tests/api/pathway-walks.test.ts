@@ -3,7 +3,7 @@ import { v7 as uuid } from "uuid";
 import { measureByCode } from "~/catalogue/measures/all";
 import { startingPathways } from "~/catalogue/pathways/all";
 import type { Criterion } from "~/core/gate/gate";
-import type { GateView } from "~/core/interchange/measure-contract";
+import type { GateView } from "~/contract/gate";
 import type { Placing } from "~/core/intake/place";
 import type { Pathway, Stage } from "~/core/pathway/pathway";
 import { addDays } from "~/core/schedule/local-day";

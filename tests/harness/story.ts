@@ -1,6 +1,6 @@
 import { v7 as uuid } from "uuid";
 import { demoId } from "~demo/identity";
-import type { SessionBody } from "~/core/interchange/contract";
+import type { SessionBody } from "~/contract/daily";
 
 export const fencer = demoId("fencer", "episode");
 export const skater = demoId("speed-skater", "episode");

@@ -9,6 +9,8 @@ export interface Calculation<I extends TSchema = TSchema, O extends TSchema = TS
   readonly source: string;
   readonly input: I;
   readonly output: O;
+  /** What it is asked with: a few values, or a record of somebody's days. Decides how large a request may be. */
+  readonly takes?: "values" | "record";
   /** An input that runs, printed by `--schema` and published with the interface description. */
   readonly example: Static<I>;
   /** What the schema cannot say, such as the order of two fields. */

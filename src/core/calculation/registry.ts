@@ -1,4 +1,3 @@
-import { DateTime } from "luxon";
 import { decide } from "~/core/decision/decide";
 import { DecideInput, Proposal } from "~/core/decision/decide-input";
 import { evaluateGate, GateInput } from "~/core/gate/evaluate-gate";
@@ -7,20 +6,17 @@ import { gateProblems } from "~/core/gate/gate-problems";
 import { CaseFile } from "~/core/case/case-file";
 import { danglingReferences } from "~/core/case/import-case";
 import { CaseReview, reviewCase } from "~/core/review/review-case";
-import type { FieldProblem } from "~/core/schema/field-problem";
 import { exerciseProblems } from "~/core/progression/exercise-problems";
+import { restrictionProblems } from "~/core/progression/restriction-problems";
 import { painResponse, PainResponseInput, PainResponseOutput } from "~/core/response/pain-response";
+import { isZone } from "~/core/schedule/local-time";
 import { calculation, type Calculation } from "./calculation";
 import { doseCalculations } from "./dose-calculations";
 import { measureCalculations } from "./measure-calculations";
 import { caseExample, decideExample, gateExample } from "./examples";
-import { problemIf } from "~/core/schema/field-problem";
+import { problemIf, within } from "~/core/schema/field-problem";
 
-const prefixed = (prefix: string, problems: readonly FieldProblem[]): FieldProblem[] =>
-  problems.map(({ path, problem: text }) => ({ path: `${prefix}${path}`, problem: text }));
-
-const zoneProblem = (zone: string) =>
-  problemIf(!DateTime.utc().setZone(zone).isValid, "/zone", "is not an IANA time zone");
+const zoneProblem = (zone: string) => problemIf(!isZone(zone), "/zone", "is not an IANA time zone");
 
 /** Every calculation that needs no catalogue. */
 export const calculations: readonly Calculation[] = [
@@ -37,6 +33,7 @@ export const calculations: readonly Calculation[] = [
   }),
   calculation({
     name: "decide",
+    takes: "record",
     says: "What to do with one item next: stop, ease, wait, step up, plateau or hold, with rule and evidence.",
     source: "common practice; 2-for-2 rule from NSCA, recalled",
     input: DecideInput,
@@ -51,13 +48,15 @@ export const calculations: readonly Calculation[] = [
           "/prescription/variantId",
           "names a variant that the exercise does not have",
         ),
-        ...prefixed("/exercise", exerciseProblems(i.exercise)),
+        ...within("/exercise", exerciseProblems(i.exercise)),
+        ...restrictionProblems(i.restrictions, "/restrictions"),
       ];
     },
     run: decide,
   }),
   calculation({
     name: "gate",
+    takes: "record",
     says: "Whether a gate is open: minimum times and every required criterion; a clinician still signs.",
     source: "common practice; thresholds as the gate's own sources say",
     input: GateInput,
@@ -68,6 +67,7 @@ export const calculations: readonly Calculation[] = [
   }),
   calculation({
     name: "case",
+    takes: "record",
     says: "Reviews a whole case file: stage, gate and one proposal for each item of the plan.",
     source: "the rules of decide and gate",
     input: CaseFile,
@@ -76,7 +76,11 @@ export const calculations: readonly Calculation[] = [
     problems: (i) => [
       ...zoneProblem(i.zone),
       ...danglingReferences(i),
-      ...i.exercises.flatMap((exercise, n) => prefixed(`/exercises/${n}`, exerciseProblems(exercise))),
+      ...i.exercises.flatMap((exercise, n) => within(`/exercises/${n}`, exerciseProblems(exercise))),
+      ...restrictionProblems(i.restrictions, "/restrictions"),
+      ...(i.limitSettings ?? []).flatMap(({ restrictions }, n) =>
+        restrictionProblems(restrictions, `/limitSettings/${n}/restrictions`),
+      ),
     ],
     run: (file) => reviewCase(file),
   }),

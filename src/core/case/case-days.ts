@@ -20,16 +20,8 @@ export interface CaseDay {
 const effusionMeasure = "effusion";
 const effusionFollowsDays = 2;
 
-const worked = new WeakMap<CaseFile, readonly CaseDay[]>();
-
-/** The training days of a case up to its `asOf`, oldest first. A case is not altered once made; its days are worked out once. */
-export function caseDays(file: CaseFile): readonly CaseDay[] {
-  const found = worked.get(file) ?? workedOut(file);
-  worked.set(file, found);
-  return found;
-}
-
-function workedOut(file: CaseFile): CaseDay[] {
+/** The training days of a case up to its `asOf`, oldest first. */
+export function caseDays(file: CaseFile): CaseDay[] {
   const seen = (at: string) => Date.parse(at) <= Date.parse(file.asOf);
   const known = file.sessions.filter((session) => seen(session.receivedAt ?? session.at));
   const corrected = new Set(known.map((session) => session.supersedes));

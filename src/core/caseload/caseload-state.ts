@@ -1,12 +1,15 @@
 import { reportCountsHours, trainingDayState } from "~/core/response/training-day-state";
 import { daysBetween, elapsedDays, localDay } from "~/core/schedule/local-day";
-import { caseDays } from "~/core/case/case-days";
+import { caseDays, type CaseDay } from "~/core/case/case-days";
 import type { CaseFile } from "~/core/case/case-file";
-import { attentionCodes, type CaseloadState } from "~/core/interchange/contract";
+import { attentionCodes, type CaseloadState } from "./attention";
 import { reviewCase, type CaseReview, type ItemReview } from "~/core/review/review-case";
 import { weeksToTarget } from "~/core/case/target-date";
 
 type Attention = CaseloadState["attention"];
+
+/** States that are seen by looking at the review; the others say that there is nothing to see, or no review. */
+type Judged = Exclude<Attention, "hold" | "unreadable">;
 
 /** Why somebody is on the list: the state, the item or day behind it. */
 interface Need {
@@ -28,7 +31,7 @@ const maintenanceEveryDays = 3;
 const missingMattersDays = 7;
 
 /** Every state the caseload can show, worst first, with how it is seen. Figures: common practice. */
-const needs: Record<Exclude<Attention, "hold">, (situation: Situation) => Need | null> = {
+const needs: Record<Judged, (situation: Situation) => Need | null> = {
   stop: ({ file, review }) => {
     const open = (file.signals ?? []).find((signal) => signal.cleared === undefined);
     const item = review.items.find(({ proposal }) => proposal.outcome === "stop");
@@ -81,11 +84,12 @@ export function caseloadState(
   file: CaseFile,
   targetOn: string | null,
   review: CaseReview = reviewCase(file),
+  trainingDays: readonly CaseDay[] = caseDays(file),
 ): CaseloadState {
   const today = localDay(file.asOf, file.zone);
-  const days = reportDays(file);
+  const days = reportDays(file, trainingDays);
   const situation: Situation = { file, review, today, days, targetOn };
-  const codes = attentionCodes.filter((code) => code !== "hold");
+  const codes = attentionCodes.filter((code): code is Judged => code !== "hold" && code !== "unreadable");
   const found = codes.map((code) => needs[code](situation)).find((need) => need !== null);
   const need: Need = found ?? { attention: "hold", item: review.items[0] };
   const stageIndex = file.pathway.stages.findIndex((stage) => stage.code === review.stage);
@@ -109,6 +113,20 @@ export function caseloadState(
   };
 }
 
+/** What the caseload says of an episode that the rules cannot judge: that, and nothing else. */
+export function unreadableState(daysSinceOnset: number, openSignal: boolean): CaseloadState {
+  return {
+    stageName: "",
+    stageNumber: 0,
+    stageCount: 0,
+    daysSinceOnset,
+    attention: openSignal ? "stop" : "unreadable",
+    reason: { rule: "unreadable", exercise: "", date: "", evidence: null },
+    alsoWaiting: 0,
+    lastSessionOn: null,
+  };
+}
+
 /** Training days by how their reports stand. */
 export interface ReportDays {
   /** The latest day that is still open. */
@@ -120,9 +138,10 @@ export interface ReportDays {
   readonly last: string | null;
 }
 
-export function reportDays(file: CaseFile): ReportDays {
+/** How the reports of a case's training days stand. */
+export function reportDays(file: CaseFile, days: readonly CaseDay[] = caseDays(file)): ReportDays {
   const today = localDay(file.asOf, file.zone);
-  const states = caseDays(file).map((day) => {
+  const states = days.map((day) => {
     const state = trainingDayState(day, file.asOf);
     const inTime = elapsedDays(day.lastSessionAt, file.asOf) * 24 <= reportCountsHours;
     return { date: day.date, state, canReport: state !== "reported" && day.date < today && inTime };

@@ -1,5 +1,6 @@
 import { closesAfterHours, reportCountsHours } from "~/core/response/training-day-state";
 import { localDay } from "~/core/schedule/local-day";
+import { localNoon } from "~/core/schedule/local-noon";
 import type { CaseFile } from "~/core/case/case-file";
 
 const hourMs = 3_600_000;
@@ -22,7 +23,7 @@ export function validUntil(file: CaseFile): string {
       Date.parse(at) + closesAfterHours * hourMs,
       Date.parse(at) + reportCountsHours * hourMs + 1,
     ]),
-    ...file.results.map(({ takenOn }) => Date.parse(`${takenOn}T12:00:00Z`)),
+    ...file.results.map(({ takenOn }) => Date.parse(localNoon(takenOn, file.zone))),
     ...anchors(file).map((anchor) => nextWholeDay(anchor, now)),
   ].filter((instant) => instant > now);
   return new Date(Math.min(...later)).toISOString();

@@ -1,4 +1,6 @@
 import type { DecideInput, Finding, Proposal } from "./decide-input";
+import type { DayJudgement } from "~/core/response/judge-day";
+import { judgedDays } from "./judged-days";
 import { notes } from "./notes";
 import { viewRecord, type RecordView } from "./record-view";
 import { ease } from "./rules/ease";
@@ -22,11 +24,12 @@ const rules: readonly ((view: RecordView) => Finding | null)[] = [stop, ease, wa
  * pain on an early day can make a later day look better.
  *
  * @param input a valid DecideInput; instants are ISO, forces newtons, pain whole numbers 0–10
+ * @param judged the judged training days of this very input, where that has been done already
  * @returns a proposal for a clinician to accept, change or refuse; never an order
  * Source: common practice; bands and figures as marked in the rules.
  */
-export function decide(input: DecideInput): Proposal {
-  const view = viewRecord(input);
+export function decide(input: DecideInput, judged: readonly DayJudgement[] = judgedDays(input)): Proposal {
+  const view = viewRecord(input, judged);
   for (const rule of rules) {
     const finding = rule(view);
     if (finding) return { ...withNotes(finding, view), engineVersion };

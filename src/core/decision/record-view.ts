@@ -5,6 +5,7 @@ import { judgedDays } from "./judged-days";
 
 /** The record of one item as the rules read it: judged days, oldest first, and what has been signed. */
 export interface RecordView {
+  /** What is known of the item at its `now`: nothing that happened or was signed later stands in it. */
   readonly input: DecideInput;
   readonly today: string;
   /** All judged training days up to now. */
@@ -14,32 +15,54 @@ export interface RecordView {
   readonly lastChange: SignedChange | undefined;
 }
 
-const views = new WeakMap<DecideInput, RecordView>();
-
-/** Judges and sorts the record, once for each input, which is not altered. Days and changes after `now` are not seen. */
-export function viewRecord(input: DecideInput): RecordView {
-  const found = views.get(input) ?? judged(input);
-  views.set(input, found);
-  return found;
-}
-
-function judged(input: DecideInput): RecordView {
-  const now = Date.parse(input.now);
-  const inOrder = <T>(entries: readonly T[], instant: (entry: T) => string): T[] =>
-    entries
-      .map((entry) => ({ entry, at: Date.parse(instant(entry)) }))
-      .filter(({ at }) => at <= now)
-      .sort((a, b) => a.at - b.at)
-      .map(({ entry }) => entry);
-  const allDays = inOrder(judgedDays(input), (day) => day.lastSessionAt);
-  const changes = inOrder(input.changes, (change) => change.at);
+/**
+ * Judges and sorts the record. Rules read it only through this: what lies after `now` is not seen.
+ *
+ * @param judged the judged training days of this very input, where that has been done already
+ */
+export function viewRecord(
+  input: DecideInput,
+  judged: readonly DayJudgement[] = judgedDays(input),
+): RecordView {
+  const known = knownAt(input);
+  const allDays = inOrder(judged, (day) => day.lastSessionAt, input.now);
   return {
-    input,
+    input: known,
     today: localDay(input.now, input.zone),
     allDays,
     days: allDays.filter((day) => after(day.lastSessionAt, input.prescribedAt)),
-    lastChange: changes.at(-1),
+    lastChange: known.changes.at(-1),
   };
+}
+
+/** The input without what came after its `now`: later changes, answers, clearances and signals. */
+function knownAt(input: DecideInput): DecideInput {
+  const { now, answeredAt, leftAsIsAt, clearedAt, ...rest } = input;
+  const seen = (at: string | undefined): at is string => at !== undefined && !after(at, now);
+  return {
+    ...rest,
+    now,
+    changes: inOrder(input.changes, (change) => change.at, now),
+    stopSignals: inOrder(input.stopSignals, (signal) => signal.raisedAt, now).map(
+      ({ clearedAt: cleared, ...signal }) => ({
+        ...signal,
+        ...(seen(cleared) ? { clearedAt: cleared } : {}),
+      }),
+    ),
+    ...(seen(answeredAt) ? { answeredAt } : {}),
+    ...(seen(leftAsIsAt) ? { leftAsIsAt } : {}),
+    ...(seen(clearedAt) ? { clearedAt } : {}),
+  };
+}
+
+/** Entries up to an instant, oldest first. */
+function inOrder<T>(entries: readonly T[], instant: (entry: T) => string, now: string): T[] {
+  const until = Date.parse(now);
+  return entries
+    .map((entry) => ({ entry, at: Date.parse(instant(entry)) }))
+    .filter(({ at }) => at <= until)
+    .sort((a, b) => a.at - b.at)
+    .map(({ entry }) => entry);
 }
 
 /** The same record as it would be if every open day were reported fine. */

@@ -7,6 +7,7 @@ import type { Pathway } from "~/core/pathway/pathway";
 import { BodyPosition } from "~/core/progression/body";
 import { kitByCode } from "~/core/progression/kit";
 import { Restriction } from "~/core/progression/restriction";
+import { restrictionProblems } from "~/core/progression/restriction-problems";
 import { PainSchoolCode } from "~/core/response/pain-school";
 
 const closed = { additionalProperties: false };
@@ -122,14 +123,10 @@ export function intakeProblems(intake: Intake, pathway: Pathway | null, today: s
   ];
 }
 
-/** Limits that end before they start, and kit nobody has, by field. */
+/** Limits that cannot be judged, and kit nobody has, by field. */
 export function circumstanceProblems({ limits, kit }: Pick<Circumstances, "limits" | "kit">): FieldProblem[] {
   return [
-    ...limits.flatMap(({ from, until }, i) =>
-      from !== undefined && until !== undefined && until < from
-        ? [{ path: `/limits/${i}/until`, problem: "ends before it starts" }]
-        : [],
-    ),
+    ...restrictionProblems(limits, "/limits"),
     ...kit.flatMap((piece, i) =>
       kitByCode(piece) ? [] : [{ path: `/kit/${i}`, problem: `${piece} is not a piece of kit` }],
     ),

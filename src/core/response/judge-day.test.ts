@@ -58,6 +58,7 @@ describe("judging a day", () => {
     involvedSide: "left" as const,
     maximumN: null,
     now: march(20),
+    zone: "UTC",
   };
   const judge = (trainingDay: TrainingDay, over: Partial<typeof context> | object = {}) =>
     judgeDay(trainingDay, { ...context, ...over });

@@ -3,6 +3,7 @@ import { dosePolicy } from "~/core/dose/dose-policy";
 import { effortTarget } from "~/core/dose/effort-target";
 import { knobByName } from "~/core/progression/knob";
 import type { Prescription } from "~/core/progression/prescription";
+import { localNoon } from "~/core/schedule/local-noon";
 import { cleanReps, markedInMostReps } from "./clean-reps";
 import { painResponse, type DuringBand, type NextDayBand } from "./pain-response";
 import { painSchool, type PainSchoolCode } from "./pain-school";
@@ -54,6 +55,8 @@ export interface DayContext {
   /** Maximal voluntary force, newtons, for effort bands; null when nobody has measured it. */
   readonly maximumN: number | null;
   readonly now: string;
+  /** IANA time zone of the clinic: a grade of effusion has a date there, and no hour. */
+  readonly zone: string;
 }
 
 const muscleSorenessCountsAbove = 5;
@@ -74,8 +77,9 @@ export function judgeDay(day: TrainingDay, context: DayContext): DayJudgement {
     painDuring,
     ...(report ? { painNextDay: nextDayPain(report, context.school) } : {}),
   });
-  const effusionUp =
-    day.effusionUpOn !== undefined && Date.parse(localNoon(day.effusionUpOn)) <= Date.parse(context.now);
+  // A grade has a date and no hour: it is taken as known from noon on.
+  const gradedAt = day.effusionUpOn === undefined ? null : localNoon(day.effusionUpOn, context.zone);
+  const effusionUp = gradedAt !== null && Date.parse(gradedAt) <= Date.parse(context.now);
   const effort = Math.max(0, ...sets.map((set) => set.effort));
   const cap = dosePolicy(context.dose.policy).effortCap;
   const lastSet = sets.at(-1);
@@ -85,7 +89,7 @@ export function judgeDay(day: TrainingDay, context: DayContext): DayJudgement {
     date: day.date,
     lastSessionAt: day.lastSessionAt,
     state,
-    reactionKnownAt: effusionUp ? localNoon(day.effusionUpOn ?? day.date) : (report?.receivedAt ?? null),
+    reactionKnownAt: effusionUp ? gradedAt : (report?.receivedAt ?? null),
     during: pain.during,
     nextDay: swellingMore ? "ease" : pain.nextDay,
     painBefore: day.painBefore,
@@ -115,11 +119,6 @@ export function judgeDay(day: TrainingDay, context: DayContext): DayJudgement {
 function nextDayPain(report: NextDayReport, school: PainSchoolCode): number {
   const onTest = painSchool(school).nextDayOn === "loading-test";
   return (onTest ? report.loadTestPain : undefined) ?? report.pain;
-}
-
-/** A grade has a date and no hour: it is taken as known from noon on. */
-function localNoon(date: string): string {
-  return `${date}T12:00:00.000Z`;
 }
 
 function easierThanPrescribed(set: SetRecord, { dose, settings = {} }: DayContext): boolean {

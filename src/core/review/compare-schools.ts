@@ -1,10 +1,53 @@
-import { painSchoolCodes } from "~/core/response/pain-school";
+import { Type, type Static } from "@sinclair/typebox";
+import { Outcome } from "~/core/decision/decide-input";
+import { Evidence } from "~/core/decision/evidence";
+import { Change } from "~/core/progression/change";
+import { PainSchoolCode, painSchoolCodes } from "~/core/response/pain-school";
 import { closesAfterHours, trainingDayState } from "~/core/response/training-day-state";
 import { caseDays, itemDays } from "~/core/case/case-days";
 import type { CaseFile } from "~/core/case/case-file";
-import type { SchoolComparison, SchoolVerdict } from "~/core/interchange/daily-contract";
 import { schoolInForce } from "~/core/case/in-force";
 import { reviewCase } from "./review-case";
+
+const closed = { additionalProperties: false };
+const date = Type.String({ format: "date" });
+
+/** What one school would have said of an item on one training day, once that day was closed (or as it stands now). */
+export const SchoolVerdict = Type.Object(
+  {
+    date,
+    outcome: Outcome,
+    rule: Type.String(),
+    evidence: Type.Array(Evidence),
+    change: Type.Union([Change, Type.Null()]),
+  },
+  closed,
+);
+export type SchoolVerdict = Static<typeof SchoolVerdict>;
+
+/** One record of one item judged by every school, day by day. */
+export const SchoolComparison = Type.Object(
+  {
+    itemId: Type.String(),
+    inForce: PainSchoolCode,
+    days: Type.Array(
+      Type.Object(
+        {
+          date,
+          painBefore: Type.Integer(),
+          painDuring: Type.Integer(),
+          painNextDay: Type.Union([Type.Integer(), Type.Null()]),
+        },
+        closed,
+      ),
+    ),
+    schools: Type.Array(Type.Object({ school: PainSchoolCode, verdicts: Type.Array(SchoolVerdict) }, closed)),
+    /** First day on which not all schools say the same; null while they agree. */
+    partedOn: Type.Union([date, Type.Null()]),
+  },
+  closed,
+);
+export type SchoolComparison = Static<typeof SchoolComparison>;
 
 const latestDays = 30;
 const hourMs = 3_600_000;

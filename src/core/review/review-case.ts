@@ -73,7 +73,7 @@ export function reviewCase(file: CaseFile, school: PainSchoolCode = schoolInForc
   const inputs = withPlan(file, days, items, adherence, today);
   const lanes = laneReadiness(
     stage.lanes.map(({ lane }) => lane),
-    inputs.map(({ item, input }) => ({ lane: item.lane, asFarAsItGoes: asFarAsItGoes(input) })),
+    inputs.map(({ item, input, days }) => ({ lane: item.lane, asFarAsItGoes: asFarAsItGoes(input, days) })),
     adherence,
   );
   const gate = stage.gate
@@ -95,10 +95,10 @@ export function reviewCase(file: CaseFile, school: PainSchoolCode = schoolInForc
     zone: file.zone,
     careful: isCareful(file, stage),
   });
-  const first = inputs.map(({ item, input }) => ({
+  const first = inputs.map(({ item, input, days: judged }) => ({
     itemId: item.id,
     lane: item.lane,
-    proposal: decide(input),
+    proposal: decide(input, judged),
   }));
   const queue = stepQueue(first, blockingLanes(file, stage, gate, items));
   return {
@@ -109,7 +109,7 @@ export function reviewCase(file: CaseFile, school: PainSchoolCode = schoolInForc
     gate,
     lanes,
     changeBudget: budget,
-    items: inputs.map(({ item, input }, i) => {
+    items: inputs.map(({ item, input, days: judged }, i) => {
       const ahead = queue.get(item.id);
       const within = ahead === undefined || budget.used + ahead < budget.limit;
       const proposal = within ? first[i]?.proposal : undefined;
@@ -121,7 +121,7 @@ export function reviewCase(file: CaseFile, school: PainSchoolCode = schoolInForc
         prescriptionId: prescriptionInForce(item, file.asOf).id,
         prescribedAt: input.prescribedAt,
         maximumN: input.maximumN ?? null,
-        proposal: proposal ?? decide({ ...input, changeBudget: { ...budget, ahead: ahead ?? 0 } }),
+        proposal: proposal ?? decide({ ...input, changeBudget: { ...budget, ahead: ahead ?? 0 } }, judged),
       };
     }),
   };
@@ -196,8 +196,8 @@ function signedChanges(file: CaseFile): SignedChange[][] {
   );
 }
 
-function asFarAsItGoes(input: DecideInput): boolean {
-  return !dosePolicy(input.prescription.dose.policy).steps || asFarAsStageGoes(viewRecord(input));
+function asFarAsItGoes(input: DecideInput, days: JudgedItem["days"]): boolean {
+  return !dosePolicy(input.prescription.dose.policy).steps || asFarAsStageGoes(viewRecord(input, days));
 }
 
 /** Lanes that keep the gate shut: left out, named by an effort criterion, or gauged by a measure that is not met. */

@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useState } from "react";
-import { attentionCodes, type CaseloadRow } from "~/core/interchange/contract";
+import { attentionCodes } from "~/core/caseload/attention";
+import { type CaseloadRow } from "~/contract/clinic";
 import { callApi } from "~/islands/frame/call-api";
 import OutcomeMark from "~/islands/frame/OutcomeMark";
 import { t } from "~/messages/say";

@@ -1,5 +1,5 @@
 import { useEffect, useRef } from "react";
-import type { CaseloadRow } from "~/core/interchange/contract";
+import type { CaseloadRow } from "~/contract/clinic";
 import OutcomeMark from "~/islands/frame/OutcomeMark";
 import type { MessageKey } from "~/messages/en";
 import { sayEvidence } from "~/messages/describe";
@@ -54,9 +54,15 @@ export default function CaseloadLine({ row, narrow, current }: Props) {
           <>
             <span className={`col-start-2 flex items-center gap-2 ${auto} md:block`}>
               <MiniStair number={row.stageNumber} count={row.stageCount} />
-              <span className="text-sm">
-                {t("caseload.stage", { number: row.stageNumber, count: row.stageCount, name: row.stageName })}
-              </span>
+              {row.stageCount > 0 && (
+                <span className="text-sm">
+                  {t("caseload.stage", {
+                    number: row.stageNumber,
+                    count: row.stageCount,
+                    name: row.stageName,
+                  })}
+                </span>
+              )}
             </span>
             <span className={`text-base-content/75 col-start-2 text-sm ${auto} md:text-right`}>
               <span className="text-base-content block">

@@ -1,5 +1,8 @@
 import { useEffect, useState } from "react";
-import type { CaseloadRow, DecisionBody, Problem, StairView, Written } from "~/core/interchange/contract";
+import type { CaseloadRow } from "~/contract/clinic";
+import type { DecisionBody } from "~/contract/daily";
+import type { Problem } from "~/contract/problem";
+import type { StairView, Written } from "~/contract/episode";
 import { v7 as uuid } from "uuid";
 import { callApi } from "~/islands/frame/call-api";
 import ProblemNote from "~/islands/frame/ProblemNote";

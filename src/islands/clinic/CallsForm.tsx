@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { v7 as uuid } from "uuid";
-import type { Calls, CallsBody, CallsView, CallsWritten } from "~/core/interchange/clinic-contract";
-import type { Problem } from "~/core/interchange/contract";
+import type { Calls, CallsBody, CallsView, CallsWritten } from "~/contract/clinic";
+import type { Problem } from "~/contract/problem";
 import { stopSignals, urgencies } from "~/core/intake/stop-signal";
 import { callApi } from "~/islands/frame/call-api";
 import ProblemNote from "~/islands/frame/ProblemNote";

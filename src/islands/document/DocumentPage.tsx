@@ -1,8 +1,9 @@
 import { useState } from "react";
 import { Printer } from "lucide-react";
 import { v7 as uuid } from "uuid";
-import type { Problem, Written } from "~/core/interchange/contract";
-import type { DocumentBody } from "~/core/interchange/daily-contract";
+import type { Problem } from "~/contract/problem";
+import type { Written } from "~/contract/episode";
+import type { DocumentBody } from "~/contract/record";
 import { callApi } from "~/islands/frame/call-api";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { t } from "~/messages/say";

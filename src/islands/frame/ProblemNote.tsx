@@ -1,5 +1,5 @@
 import { TriangleAlert } from "lucide-react";
-import type { Problem } from "~/core/interchange/contract";
+import type { Problem } from "~/contract/problem";
 
 interface Props {
   problem: Problem | null;

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { useForm } from "react-hook-form";
-import type { Problem } from "~/core/interchange/contract";
+import type { Problem } from "~/contract/problem";
 import { callApi } from "./call-api";
 import ProblemNote from "./ProblemNote";
 import ReasonField, { reasonRules } from "./ReasonField";

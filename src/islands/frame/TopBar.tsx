@@ -1,6 +1,6 @@
 import { BookOpen, CircleHelp, LogOut, Phone, SunMoon } from "lucide-react";
 import { useEffect, useRef } from "react";
-import type { Role } from "~/core/interchange/contract";
+import type { Role } from "~/contract/roles";
 import { t } from "~/messages/say";
 import { callApi } from "./call-api";
 import KeysDialog from "./KeysDialog";

@@ -1,4 +1,4 @@
-import type { Problem } from "~/core/interchange/contract";
+import type { Problem } from "~/contract/problem";
 import { t } from "~/messages/say";
 
 export type Answer<T> = { ok: true; value: T } | { ok: false; problem: Problem };

@@ -1,4 +1,4 @@
-import type { Attention } from "~/core/interchange/contract";
+import type { Attention } from "~/core/caseload/attention";
 import type { Static } from "@sinclair/typebox";
 
 export type Mark = Static<typeof Attention>;
@@ -9,6 +9,7 @@ export type Mark = Static<typeof Attention>;
  */
 export const markShapes: Record<Mark, string> = {
   stop: "M5 4v16M12 4v16M19 4v16M3 9h18M3 15h18",
+  unreadable: "M4 5h16v14H4zM8 9l8 6M16 9l-8 6",
   flare: "M3 6h6v6h6v6h4M15 14l4 4-4 4M17 3v5M17 11v.5",
   ease: "M3 6h6v6h6v6h4M15 14l4 4-4 4",
   "report-missing": "M4 5h16v12H4zM8 21h8M8 9h8M8 13h3",
@@ -26,6 +27,7 @@ export const markShapes: Record<Mark, string> = {
 /** Text colour that goes with a mark. */
 export const markTone: Record<Mark, string> = {
   stop: "text-error",
+  unreadable: "text-error",
   flare: "text-error",
   ease: "text-warning",
   "report-missing": "text-info",

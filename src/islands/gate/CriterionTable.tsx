@@ -1,5 +1,5 @@
 import type { CriterionResult } from "~/core/gate/gate";
-import type { GateView } from "~/core/interchange/measure-contract";
+import type { GateView } from "~/contract/gate";
 import { sayDate, sayNumber, sayQuantity, t } from "~/messages/say";
 import { verdictLook } from "./verdict-look";
 

@@ -1,6 +1,6 @@
 import { useState } from "react";
-import type { Problem } from "~/core/interchange/contract";
-import type { GateView } from "~/core/interchange/measure-contract";
+import type { Problem } from "~/contract/problem";
+import type { GateView } from "~/contract/gate";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayDate, sayNumber, t } from "~/messages/say";
 import CriterionTable from "./CriterionTable";

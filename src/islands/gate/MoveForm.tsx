@@ -1,8 +1,8 @@
 import { useState } from "react";
 import { useForm } from "react-hook-form";
 import { v7 as uuid } from "uuid";
-import type { Problem } from "~/core/interchange/contract";
-import type { GateBody, GateView, GateWritten } from "~/core/interchange/measure-contract";
+import type { Problem } from "~/contract/problem";
+import type { GateBody, GateView, GateWritten } from "~/contract/gate";
 import { callApi } from "~/islands/frame/call-api";
 import ReasonField, { reasonRules } from "~/islands/frame/ReasonField";
 import { t } from "~/messages/say";

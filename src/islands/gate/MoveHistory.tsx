@@ -1,4 +1,4 @@
-import type { GateView } from "~/core/interchange/measure-contract";
+import type { GateView } from "~/contract/gate";
 import { sayTime, t } from "~/messages/say";
 
 /** How the patient came to stand here, newest first; a gate that was passed over stays named. */

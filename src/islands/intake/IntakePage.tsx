@@ -1,8 +1,8 @@
 import { useEffect, useRef, useState } from "react";
 import { FormProvider, useForm } from "react-hook-form";
 import { v7 as uuid } from "uuid";
-import type { Problem } from "~/core/interchange/contract";
-import type { DraftList } from "~/core/interchange/intake-contract";
+import type { Problem } from "~/contract/problem";
+import type { DraftList } from "~/contract/intake";
 import type { Placing } from "~/core/intake/place";
 import type { Pathway } from "~/core/pathway/pathway";
 import { callApi } from "~/islands/frame/call-api";

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from "react";
 import { v7 as uuid } from "uuid";
-import type { Problem } from "~/core/interchange/contract";
-import type { IntakeBody, IntakeWritten } from "~/core/interchange/intake-contract";
+import type { Problem } from "~/contract/problem";
+import type { IntakeBody, IntakeWritten } from "~/contract/intake";
 import type { Intake } from "~/core/intake/intake";
 import type { PlacedItem, Placing, PlacingReason } from "~/core/intake/place";
 import { callApi } from "~/islands/frame/call-api";

@@ -1,5 +1,5 @@
 import { OctagonX } from "lucide-react";
-import type { Problem } from "~/core/interchange/contract";
+import type { Problem } from "~/contract/problem";
 import type { StopSignalCode, Urgency } from "~/core/intake/stop-signal";
 import { label, t } from "~/messages/say";
 

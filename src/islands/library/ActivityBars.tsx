@@ -1,5 +1,5 @@
 import { scaleLinear } from "d3";
-import type { ActivityRow } from "~/core/interchange/library-contract";
+import type { ActivityRow } from "~/contract/library";
 import { enoughPercent } from "~/core/progression/activation-ranking";
 import { t } from "~/messages/say";
 

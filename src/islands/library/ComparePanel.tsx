@@ -1,6 +1,6 @@
 import { useRef, useState } from "react";
 import { doseMinutes } from "~/core/dose/dose-minutes";
-import type { Problem } from "~/core/interchange/contract";
+import type { Problem } from "~/contract/problem";
 import type { InvolvedSide } from "~/core/measure/side-value";
 import { firstPrescription, variantOf, type Exercise } from "~/core/progression/exercise";
 import { knobByName } from "~/core/progression/knob";

@@ -1,9 +1,9 @@
 import { useState } from "react";
 import { v7 as uuid } from "uuid";
 import { doseMinutes } from "~/core/dose/dose-minutes";
-import type { Problem } from "~/core/interchange/contract";
-import type { LibraryPatient } from "~/core/interchange/library-contract";
-import type { PlanWritten } from "~/core/interchange/plan-contract";
+import type { Problem } from "~/contract/problem";
+import type { LibraryPatient } from "~/contract/library";
+import type { PlanWritten } from "~/contract/plan";
 import { firstPrescription, variantOf, type Exercise } from "~/core/progression/exercise";
 import { sidesOf } from "~/core/progression/sides-of";
 import ExerciseFigure from "~/islands/figure/ExerciseFigure";

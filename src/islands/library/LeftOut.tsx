@@ -1,4 +1,4 @@
-import type { LibraryAnswer, LibraryPatient } from "~/core/interchange/library-contract";
+import type { LibraryAnswer, LibraryPatient } from "~/contract/library";
 import { t } from "~/messages/say";
 import { exerciseHref } from "./LibraryCard";
 

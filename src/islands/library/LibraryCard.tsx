@@ -1,4 +1,4 @@
-import type { LibraryEntry, LibraryPatient } from "~/core/interchange/library-contract";
+import type { LibraryEntry, LibraryPatient } from "~/contract/library";
 import type { InvolvedSide } from "~/core/measure/side-value";
 import FigureThumb from "~/islands/figure/FigureThumb";
 import { label, t } from "~/messages/say";

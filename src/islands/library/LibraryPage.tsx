@@ -1,7 +1,7 @@
 import { Plus, Search, SlidersHorizontal } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
-import type { Problem } from "~/core/interchange/contract";
-import type { LibraryAnswer } from "~/core/interchange/library-contract";
+import type { Problem } from "~/contract/problem";
+import type { LibraryAnswer } from "~/contract/library";
 import { callApi } from "~/islands/frame/call-api";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { t } from "~/messages/say";

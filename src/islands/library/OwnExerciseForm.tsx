@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from "react";
 import { v7 as uuid } from "uuid";
-import type { Problem } from "~/core/interchange/contract";
-import type { CatalogueWritten } from "~/core/interchange/plan-contract";
+import type { Problem } from "~/contract/problem";
+import type { CatalogueWritten } from "~/contract/library";
 import type { FieldProblem } from "~/core/schema/field-problem";
 import { laneCodes } from "~/core/progression/body";
 import { firstPrescription, type Exercise } from "~/core/progression/exercise";

@@ -1,5 +1,5 @@
 import type { ClipboardEvent, KeyboardEvent } from "react";
-import type { MeasuresView } from "~/core/interchange/measure-contract";
+import type { MeasuresView } from "~/contract/measures";
 import type { Measure } from "~/core/measure/measure";
 import { t } from "~/messages/say";
 import EntryRow from "./EntryRow";

@@ -1,6 +1,6 @@
 import { Plus } from "lucide-react";
 import { useState } from "react";
-import type { MeasuresView } from "~/core/interchange/measure-contract";
+import type { MeasuresView } from "~/contract/measures";
 import { measureGroups, type Measure } from "~/core/measure/measure";
 import { sayNumber, t } from "~/messages/say";
 

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from "react";
-import type { Problem } from "~/core/interchange/contract";
-import type { MeasuresView, VisitWritten } from "~/core/interchange/measure-contract";
+import type { Problem } from "~/contract/problem";
+import type { MeasuresView, VisitWritten } from "~/contract/measures";
 import { callApi } from "~/islands/frame/call-api";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayNumber, t } from "~/messages/say";

@@ -1,6 +1,6 @@
 import { area, curveLinear, line, scaleLinear, scaleTime, symbol, symbolCircle, symbolSquare } from "d3";
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
-import type { TrendPoint, TrendView } from "~/core/interchange/measure-contract";
+import type { TrendPoint, TrendView } from "~/contract/measures";
 import { label, sayDate, sayNumber, sayQuantity, t } from "~/messages/say";
 import { thresholdLines, trendLines, valueSpan, type LineRole } from "./trend-lines";
 

@@ -1,7 +1,7 @@
 import { Download, X } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
-import type { Problem } from "~/core/interchange/contract";
-import type { TrendView } from "~/core/interchange/measure-contract";
+import type { Problem } from "~/contract/problem";
+import type { TrendView } from "~/contract/measures";
 import { callApi } from "~/islands/frame/call-api";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayDate, sayNumber, t } from "~/messages/say";

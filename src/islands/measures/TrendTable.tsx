@@ -1,4 +1,4 @@
-import type { TrendView } from "~/core/interchange/measure-contract";
+import type { TrendView } from "~/contract/measures";
 import { label, sayDate, sayNumber, t } from "~/messages/say";
 
 /** The same trend as a table, newest first. */

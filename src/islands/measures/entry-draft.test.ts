@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { startingMeasures } from "~/catalogue/measures/all";
-import { VisitBody } from "~/core/interchange/measure-contract";
+import { VisitBody } from "~/contract/measures";
 import { check } from "~/core/schema/check";
 import {
   draftFaults,

@@ -1,5 +1,5 @@
 import { v7 as uuid } from "uuid";
-import type { VisitBody } from "~/core/interchange/measure-contract";
+import type { VisitBody } from "~/contract/measures";
 import type { Measure, ResultDetail } from "~/core/measure/measure";
 import { parseEntry, type EntryFault } from "~/core/measure/parse-entry";
 import { trialSummary } from "~/core/measure/trial-summary";

@@ -1,5 +1,5 @@
 import { csvFormat } from "d3";
-import type { TrendView } from "~/core/interchange/measure-contract";
+import type { TrendView } from "~/contract/measures";
 
 const kept = [
   "fill",

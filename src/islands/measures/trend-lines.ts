@@ -1,4 +1,4 @@
-import type { TrendPoint, TrendView } from "~/core/interchange/measure-contract";
+import type { TrendPoint, TrendView } from "~/contract/measures";
 import { otherSide } from "~/core/measure/side-value";
 
 /** What a line of the chart is: the involved side, the other one, or the person as a whole. */

@@ -1,7 +1,8 @@
 import { Search } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
-import type { Problem } from "~/core/interchange/contract";
-import type { CatalogueAnswer, PlanView } from "~/core/interchange/plan-contract";
+import type { Problem } from "~/contract/problem";
+import type { CatalogueAnswer } from "~/contract/library";
+import type { PlanView } from "~/contract/plan";
 import { bodyPositions, laneCodes, type Lane } from "~/core/progression/body";
 import { bareHome } from "~/core/progression/kit";
 import { knobByName } from "~/core/progression/knob";

@@ -1,7 +1,7 @@
 import { FormProvider, useForm } from "react-hook-form";
 import { v7 as uuid } from "uuid";
-import type { Problem } from "~/core/interchange/contract";
-import type { PlanView, PlanWritten } from "~/core/interchange/plan-contract";
+import type { Problem } from "~/contract/problem";
+import type { PlanView, PlanWritten } from "~/contract/plan";
 import { bareHome, fullGym } from "~/core/progression/kit";
 import { callApi } from "~/islands/frame/call-api";
 import { limitField, toLimit, type LimitField } from "~/islands/intake/limit-field";

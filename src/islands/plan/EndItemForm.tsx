@@ -1,7 +1,7 @@
 import { useForm } from "react-hook-form";
 import { v7 as uuid } from "uuid";
-import type { Problem } from "~/core/interchange/contract";
-import type { PlanItem, PlanView, PlanWritten } from "~/core/interchange/plan-contract";
+import type { Problem } from "~/contract/problem";
+import type { PlanItem, PlanView, PlanWritten } from "~/contract/plan";
 import { callApi } from "~/islands/frame/call-api";
 import ReasonField, { reasonRules } from "~/islands/frame/ReasonField";
 import { t } from "~/messages/say";

@@ -1,6 +1,6 @@
 import type { InvolvedSide } from "~/core/measure/side-value";
 import FigureThumb from "~/islands/figure/FigureThumb";
-import type { CatalogueHit } from "~/core/interchange/plan-contract";
+import type { CatalogueHit } from "~/contract/library";
 import { sayDose } from "~/messages/describe";
 import { label, sayNumber, t } from "~/messages/say";
 

@@ -1,7 +1,8 @@
 import { useState } from "react";
 import { v7 as uuid } from "uuid";
-import type { Problem } from "~/core/interchange/contract";
-import type { CatalogueAnswer, CatalogueHit, PlanView, PlanWritten } from "~/core/interchange/plan-contract";
+import type { Problem } from "~/contract/problem";
+import type { CatalogueAnswer, CatalogueHit } from "~/contract/library";
+import type { PlanView, PlanWritten } from "~/contract/plan";
 import { callApi } from "~/islands/frame/call-api";
 import { t } from "~/messages/say";
 import HitGroup from "./HitGroup";

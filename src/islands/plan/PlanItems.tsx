@@ -1,6 +1,6 @@
 import { useState } from "react";
-import type { Problem } from "~/core/interchange/contract";
-import type { NextStep, PlanView } from "~/core/interchange/plan-contract";
+import type { Problem } from "~/contract/problem";
+import type { NextStep, PlanView } from "~/contract/plan";
 import FigureThumb from "~/islands/figure/FigureThumb";
 import { sayDose, sayKnobValue } from "~/messages/describe";
 import { label, sayNumber, t } from "~/messages/say";

@@ -1,6 +1,6 @@
 import { useState } from "react";
-import type { Problem } from "~/core/interchange/contract";
-import type { PlanView } from "~/core/interchange/plan-contract";
+import type { Problem } from "~/contract/problem";
+import type { PlanView } from "~/contract/plan";
 import type { Lane } from "~/core/progression/body";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayNumber, t } from "~/messages/say";

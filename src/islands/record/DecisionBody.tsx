@@ -1,5 +1,5 @@
 import type { CaseDecision } from "~/core/case/case-file";
-import type { RecordView } from "~/core/interchange/record-contract";
+import type { RecordView } from "~/contract/record";
 import OutcomeMark from "~/islands/frame/OutcomeMark";
 import { sayChange, sayEvidence, sayRule } from "~/messages/describe";
 import { t } from "~/messages/say";

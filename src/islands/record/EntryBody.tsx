@@ -1,4 +1,4 @@
-import type { RecordEntry, RecordView } from "~/core/interchange/record-contract";
+import type { RecordEntry, RecordView } from "~/contract/record";
 import { label, sayDate, sayNumber, sayTime, t } from "~/messages/say";
 import DecisionBody from "./DecisionBody";
 import { saySets } from "~/messages/say-sets";

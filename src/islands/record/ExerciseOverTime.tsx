@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { RecordEntry, RecordView } from "~/core/interchange/record-contract";
+import type { RecordEntry, RecordView } from "~/contract/record";
 import { exerciseHistory } from "~/core/session/exercise-history";
 import { t } from "~/messages/say";
 import HistoryChart from "./HistoryChart";

@@ -1,7 +1,7 @@
 import { FilePen, Printer } from "lucide-react";
 import { useState } from "react";
-import type { RecordEntry, RecordView } from "~/core/interchange/record-contract";
-import { documentKinds } from "~/core/interchange/daily-contract";
+import type { RecordEntry, RecordView } from "~/contract/record";
+import { documentKinds } from "~/contract/record";
 import { sayTime, t } from "~/messages/say";
 import EntryBody from "./EntryBody";
 import ExerciseOverTime from "./ExerciseOverTime";

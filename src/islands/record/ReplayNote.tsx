@@ -1,5 +1,5 @@
 import { useEffect, useState } from "react";
-import type { RecordView } from "~/core/interchange/record-contract";
+import type { RecordView } from "~/contract/record";
 import type { Replay } from "~/core/review/replay-decisions";
 import { localDay } from "~/core/schedule/local-day";
 import { callApi } from "~/islands/frame/call-api";

@@ -1,5 +1,5 @@
-import type { StairItem } from "~/core/interchange/contract";
-import type { SchoolComparison, SchoolVerdict } from "~/core/interchange/daily-contract";
+import type { StairItem } from "~/contract/episode";
+import type { SchoolComparison, SchoolVerdict } from "~/core/review/compare-schools";
 import OutcomeMark from "~/islands/frame/OutcomeMark";
 import { sayChange, sayRule } from "~/messages/describe";
 import { sayDate, t } from "~/messages/say";

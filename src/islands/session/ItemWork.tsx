@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { useFormContext } from "react-hook-form";
-import type { StairView } from "~/core/interchange/contract";
+import type { StairView } from "~/contract/episode";
 import ExerciseFigure from "~/islands/figure/ExerciseFigure";
 import { sayDose } from "~/messages/describe";
 import { t } from "~/messages/say";

@@ -1,8 +1,8 @@
 import { useEffect, useState } from "react";
 import { FormProvider, useForm } from "react-hook-form";
 import type { CaseSession } from "~/core/case/case-file";
-import type { StairView, Written } from "~/core/interchange/contract";
-import type { KeptSessionDraft } from "~/core/interchange/daily-contract";
+import type { StairView, Written } from "~/contract/episode";
+import type { KeptSessionDraft } from "~/contract/daily";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import RaiseSignal from "~/islands/stair/RaiseSignal";
 import SignalBanner from "~/islands/stair/SignalBanner";

@@ -1,5 +1,5 @@
 import { Controller, useFormContext } from "react-hook-form";
-import type { StairView } from "~/core/interchange/contract";
+import type { StairView } from "~/contract/episode";
 import { otherLoads } from "~/core/response/session-record";
 import AmountField from "~/islands/frame/AmountField";
 import ChoiceField from "~/islands/frame/ChoiceField";

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { StairView } from "~/core/interchange/contract";
+import type { StairView } from "~/contract/episode";
 import SignalBanner from "~/islands/stair/SignalBanner";
 import ItemList from "~/islands/stair/ItemList";
 import { byUrgency } from "~/islands/stair/by-urgency";

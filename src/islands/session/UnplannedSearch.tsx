@@ -1,6 +1,6 @@
 import { useState } from "react";
-import type { CatalogueAnswer, CatalogueHit } from "~/core/interchange/plan-contract";
-import type { Problem } from "~/core/interchange/contract";
+import type { CatalogueAnswer, CatalogueHit } from "~/contract/library";
+import type { Problem } from "~/contract/problem";
 import type { Exercise } from "~/core/progression/exercise";
 import { callApi } from "~/islands/frame/call-api";
 import ProblemNote from "~/islands/frame/ProblemNote";

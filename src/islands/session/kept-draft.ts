@@ -1,4 +1,4 @@
-import type { KeptSessionDraft } from "~/core/interchange/daily-contract";
+import type { KeptSessionDraft } from "~/contract/daily";
 import { orNull, parseKept, shape, text } from "~/islands/frame/kept-shape";
 import type { SessionDraft } from "./session-draft";
 import { isSessionDraft } from "./session-draft-shape";

@@ -40,11 +40,13 @@ const set = shape<SetDraft>({
   settings: recordOf(either(text, number)),
 });
 
+const anything: Guard<object> = (value): value is object => typeof value === "object" && value !== null;
+
 const namedVariant = shape({
   id: text,
   name: text,
   settings: recordOf(either(text, number)),
-  dose: recordOf(anything),
+  dose: anything,
 });
 const looksLikeExercise = shape({
   id: text,
@@ -78,7 +80,3 @@ export const isSessionDraft: Guard<SessionDraft> = shape<SessionDraft>({
   supersedes: text,
   items: listOf(item),
 });
-
-function anything(_value: unknown): _value is unknown {
-  return true;
-}

@@ -3,7 +3,8 @@ import { sidesOf } from "~/core/progression/sides-of";
 import type { Exercise } from "~/core/progression/exercise";
 import type { KnobValue } from "~/core/progression/prescription";
 import { firstPrescription, variantOf } from "~/core/progression/exercise";
-import type { SessionBody, StairItem, StairView } from "~/core/interchange/contract";
+import type { SessionBody } from "~/contract/daily";
+import type { StairItem, StairView } from "~/contract/episode";
 import type { CaseSession } from "~/core/case/case-file";
 import type { FaultRecord, SetRecord, Side } from "~/core/response/session-record";
 

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from "react";
 import type { UseFormReturn } from "react-hook-form";
-import type { KeptSessionDraft } from "~/core/interchange/daily-contract";
-import type { StairView } from "~/core/interchange/contract";
+import type { KeptSessionDraft } from "~/contract/daily";
+import type { StairView } from "~/contract/episode";
 import { callApi } from "~/islands/frame/call-api";
 import { draftToResume, keepDraft } from "./kept-draft";
 import { resumedDraft, type SessionDraft } from "./session-draft";

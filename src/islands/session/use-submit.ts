@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useState } from "react";
 import type { UseFormReturn } from "react-hook-form";
-import type { Problem, StairView, Written } from "~/core/interchange/contract";
+import type { Problem } from "~/contract/problem";
+import type { StairView, Written } from "~/contract/episode";
 import { callApi } from "~/islands/frame/call-api";
 import { t } from "~/messages/say";
 import { itemOf, itemState, toBody, type SessionDraft } from "./session-draft";

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { useForm } from "react-hook-form";
-import type { Problem } from "~/core/interchange/contract";
+import type { Problem } from "~/contract/problem";
 import { callApi } from "~/islands/frame/call-api";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { t } from "~/messages/say";

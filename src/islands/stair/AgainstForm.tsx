@@ -1,5 +1,5 @@
 import { useForm } from "react-hook-form";
-import type { Alternative, StairItem } from "~/core/interchange/contract";
+import type { Alternative, StairItem } from "~/contract/episode";
 import { sayChange } from "~/messages/describe";
 import { t } from "~/messages/say";
 import ReasonField, { reasonRules } from "~/islands/frame/ReasonField";

@@ -1,5 +1,5 @@
 import { v7 as uuid } from "uuid";
-import type { StairView, Written } from "~/core/interchange/contract";
+import type { StairView, Written } from "~/contract/episode";
 import ReasonForm from "~/islands/frame/ReasonForm";
 import { t } from "~/messages/say";
 

@@ -1,4 +1,4 @@
-import type { StairView } from "~/core/interchange/contract";
+import type { StairView } from "~/contract/episode";
 import { t } from "~/messages/say";
 import type { StairGeometry } from "./stair-geometry";
 

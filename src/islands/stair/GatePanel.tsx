@@ -1,4 +1,4 @@
-import type { StairView } from "~/core/interchange/contract";
+import type { StairView } from "~/contract/episode";
 import { verdictLook } from "~/islands/gate/verdict-look";
 import { sayDate, sayNumber, sayQuantity, t } from "~/messages/say";
 

@@ -1,4 +1,4 @@
-import type { StairItem, StairView } from "~/core/interchange/contract";
+import type { StairItem, StairView } from "~/contract/episode";
 import ExerciseFigure from "~/islands/figure/ExerciseFigure";
 import FigureThumb from "~/islands/figure/FigureThumb";
 import OutcomeMark from "~/islands/frame/OutcomeMark";

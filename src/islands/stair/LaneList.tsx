@@ -1,5 +1,5 @@
 import { Check, CircleDashed, CircleSlash, MoveRight } from "lucide-react";
-import type { StairView } from "~/core/interchange/contract";
+import type { StairView } from "~/contract/episode";
 import { t } from "~/messages/say";
 
 const looks = {

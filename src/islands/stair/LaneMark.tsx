@@ -1,4 +1,4 @@
-import type { StairItem } from "~/core/interchange/contract";
+import type { StairItem } from "~/contract/episode";
 import { markShapes, markTone } from "~/islands/frame/outcome-shapes";
 import { t } from "~/messages/say";
 import { markRadius, type Point } from "./stair-geometry";

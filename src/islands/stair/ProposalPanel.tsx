@@ -1,13 +1,8 @@
 import { useState } from "react";
 import { v7 as uuid } from "uuid";
-import type {
-  Alternative,
-  DecisionBody,
-  Problem,
-  StairItem,
-  StairView,
-  Written,
-} from "~/core/interchange/contract";
+import type { Alternative, StairItem, StairView, Written } from "~/contract/episode";
+import type { DecisionBody } from "~/contract/daily";
+import type { Problem } from "~/contract/problem";
 import { mostUrgent, type Urgency } from "~/core/intake/stop-signal";
 import { callApi } from "~/islands/frame/call-api";
 import ProblemNote from "~/islands/frame/ProblemNote";

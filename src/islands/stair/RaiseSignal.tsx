@@ -1,7 +1,8 @@
 import { useRef, useState } from "react";
 import { TriangleAlert } from "lucide-react";
 import { v7 as uuid } from "uuid";
-import type { Problem, StairView, Written } from "~/core/interchange/contract";
+import type { Problem } from "~/contract/problem";
+import type { StairView, Written } from "~/contract/episode";
 import { stopSignals, urgencies, type StopSignalDefinition } from "~/core/intake/stop-signal";
 import { callApi } from "~/islands/frame/call-api";
 import ProblemNote from "~/islands/frame/ProblemNote";
@@ -10,12 +11,17 @@ import WhomToCall from "./WhomToCall";
 
 const namesExercise: readonly string[] = ["item", "lane"];
 
+/** What raising a signal needs to know: whom to call, and the exercises it may have been seen in. */
+export type Signalled = Pick<StairView, "episodeId" | "calls"> & {
+  readonly items: readonly { readonly itemId: string; readonly exercise: { readonly name: string } }[];
+};
+
 /** 'Something is wrong': every stop signal by urgency; a yes suspends, says whom to call and tells the clinician. */
 export default function RaiseSignal({
   stair,
   onRaised,
 }: {
-  stair: StairView;
+  stair: Signalled;
   onRaised: (next: StairView) => void;
 }) {
   const dialog = useRef<HTMLDialogElement>(null);

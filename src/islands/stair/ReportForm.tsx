@@ -1,7 +1,8 @@
 import { useState } from "react";
 import { Controller, useForm } from "react-hook-form";
 import { v7 as uuid } from "uuid";
-import type { Problem, StairView, Written } from "~/core/interchange/contract";
+import type { Problem } from "~/contract/problem";
+import type { StairView, Written } from "~/contract/episode";
 import type { PainSchoolCode } from "~/core/response/pain-school";
 import { callApi } from "~/islands/frame/call-api";
 import { otherLoads, swellings } from "~/core/response/session-record";

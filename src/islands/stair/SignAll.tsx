@@ -1,6 +1,8 @@
 import { useState } from "react";
 import { v7 as uuid } from "uuid";
-import type { DecisionBody, Problem, StairView, Written } from "~/core/interchange/contract";
+import type { DecisionBody } from "~/contract/daily";
+import type { Problem } from "~/contract/problem";
+import type { StairView, Written } from "~/contract/episode";
 import { callApi } from "~/islands/frame/call-api";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { t } from "~/messages/say";

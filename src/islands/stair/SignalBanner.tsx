@@ -1,6 +1,6 @@
 import { OctagonX } from "lucide-react";
 import { v7 as uuid } from "uuid";
-import type { StairView, Written } from "~/core/interchange/contract";
+import type { StairView, Written } from "~/contract/episode";
 import ReasonForm from "~/islands/frame/ReasonForm";
 import { label, sayTime, t } from "~/messages/say";
 import WhomToCall from "./WhomToCall";
@@ -10,7 +10,7 @@ export default function SignalBanner({
   stair,
   onChange,
 }: {
-  stair: StairView;
+  stair: Pick<StairView, "episodeId" | "signals" | "zone" | "calls" | "maySign">;
   onChange: (next: StairView) => void;
 }) {
   if (stair.signals.length === 0) return null;

@@ -1,4 +1,4 @@
-import type { StairView } from "~/core/interchange/contract";
+import type { StairView } from "~/contract/episode";
 import { sayDate, t } from "~/messages/say";
 
 /** What the chosen stage is for, and what the patient should be told. */

@@ -1,5 +1,5 @@
 import { Fragment, useEffect, useMemo, useRef, useState } from "react";
-import type { StairView } from "~/core/interchange/contract";
+import type { StairView } from "~/contract/episode";
 import { t } from "~/messages/say";
 import GateBars from "./GateBars";
 import LaneMark from "./LaneMark";

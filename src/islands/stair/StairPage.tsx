@@ -1,6 +1,7 @@
 import { ClipboardList, ListChecks, NotebookPen, Ruler } from "lucide-react";
 import { useEffect, useState } from "react";
-import type { Problem, StairView } from "~/core/interchange/contract";
+import type { Problem } from "~/contract/problem";
+import type { StairView } from "~/contract/episode";
 import { callApi } from "~/islands/frame/call-api";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayDate, t } from "~/messages/say";

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { v7 as uuid } from "uuid";
-import type { StairItem, StairView, Written } from "~/core/interchange/contract";
+import type { StairItem, StairView, Written } from "~/contract/episode";
 import ReasonForm from "~/islands/frame/ReasonForm";
 import { t } from "~/messages/say";
 

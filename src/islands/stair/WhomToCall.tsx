@@ -1,4 +1,4 @@
-import type { Calls } from "~/core/interchange/clinic-contract";
+import type { Calls } from "~/contract/clinic";
 import type { StopSignalCode, Urgency } from "~/core/intake/stop-signal";
 import { isKey, t } from "~/messages/say";
 

@@ -1,4 +1,4 @@
-import type { StairItem, StairView } from "~/core/interchange/contract";
+import type { StairItem, StairView } from "~/contract/episode";
 
 const order = ["stop", "flare", "ease", "step-up", "plateau", "wait", "hold"];
 const nothingToAccept = new Set(["hold", "wait"]);

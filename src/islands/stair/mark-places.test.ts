@@ -1,5 +1,5 @@
 import { expect, it } from "vitest";
-import type { StairItem } from "~/core/interchange/contract";
+import type { StairItem } from "~/contract/episode";
 import { markPlaces } from "./mark-places";
 import { wrapWords } from "./wrap-words";
 import { markRadius, stairGeometry } from "./stair-geometry";

@@ -1,4 +1,4 @@
-import type { StairItem } from "~/core/interchange/contract";
+import type { StairItem } from "~/contract/episode";
 import { markRadius, type Point, type StairGeometry } from "./stair-geometry";
 
 const apart = 2 * markRadius + 1;

@@ -1,4 +1,5 @@
+import * as wire from "~/contract/clinic";
 import { readCaseload } from "~/server/caseload/read-caseload";
-import { readEndpoint } from "~/server/http/endpoint";
+import { serve } from "~/server/http/serve";
 
-export const GET = readEndpoint(async (staff) => ({ rows: await readCaseload(staff) }));
+export const GET = serve(wire.listCaseload, async ({ staff }) => ({ rows: await readCaseload(staff) }));

@@ -1,5 +1,7 @@
+import * as wire from "~/contract/library";
 import { readLibrary } from "~/server/catalogue/read-library";
-import { readEndpoint } from "~/server/http/endpoint";
+import { serve } from "~/server/http/serve";
 
-/** The clinic's catalogue by exercise, searched by the parameters of `exercise-search` and `activity`. */
-export const GET = readEndpoint((staff, { url }) => readLibrary(staff, url.searchParams));
+export const GET = serve(wire.searchLibrary, ({ staff, context }) =>
+  readLibrary(staff, context.url.searchParams),
+);

@@ -1,4 +1,5 @@
-import { openEndpoint } from "~/server/http/endpoint";
+import * as wire from "~/contract/clinic";
 import { openApi } from "~/server/http/openapi";
+import { serve } from "~/server/http/serve";
 
-export const GET = openEndpoint(async () => openApi());
+export const GET = serve(wire.describeInterface, () => openApi());

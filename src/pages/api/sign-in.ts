@@ -1,16 +1,9 @@
-import { SignInBody } from "~/core/interchange/contract";
-import { absoluteHours, sessionCookie, signIn } from "~/server/auth/session";
-import { openEndpoint, validBody } from "~/server/http/endpoint";
+import * as wire from "~/contract/clinic";
+import { cookieSettings, sessionCookie, signIn } from "~/server/auth/session";
+import { serve } from "~/server/http/serve";
 
-export const POST = openEndpoint(async ({ request, cookies, clientAddress }) => {
-  const { email, password } = await validBody(SignInBody, request);
-  const token = await signIn(email, password, clientAddress);
-  cookies.set(sessionCookie, token, {
-    httpOnly: true,
-    sameSite: "lax",
-    secure: (process.env["PUBLIC_URL"] ?? "").startsWith("https:"),
-    path: "/",
-    maxAge: absoluteHours * 3600,
-  });
+export const POST = serve(wire.signIn, async ({ body, context }) => {
+  const token = await signIn(body.email, body.password, context.clientAddress);
+  context.cookies.set(sessionCookie, token, cookieSettings());
   return { signedIn: true };
 });

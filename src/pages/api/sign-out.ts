@@ -1,9 +1,10 @@
+import * as wire from "~/contract/clinic";
 import { sessionCookie, signOut } from "~/server/auth/session";
-import { openEndpoint } from "~/server/http/endpoint";
+import { serve } from "~/server/http/serve";
 
-export const POST = openEndpoint(async ({ cookies }) => {
-  const token = cookies.get(sessionCookie)?.value;
+export const POST = serve(wire.signOut, async ({ context }) => {
+  const token = context.cookies.get(sessionCookie)?.value;
   if (token) await signOut(token);
-  cookies.delete(sessionCookie, { path: "/" });
+  context.cookies.delete(sessionCookie, { path: "/" });
   return { signedIn: false };
 });

@@ -11,8 +11,17 @@ import { deleteSession, findLogin, findSession, insertSession, touchSession } fr
 
 export const sessionCookie = "stair_session";
 const idleMinutes = 60;
-export const absoluteHours = 12;
+const absoluteHours = 12;
 const touchEveryMs = 60_000;
+
+/** How the cookie is set: out of reach of scripts, and over https alone where the site has it. */
+export const cookieSettings = () => ({
+  httpOnly: true,
+  sameSite: "lax" as const,
+  secure: (process.env["PUBLIC_URL"] ?? "").startsWith("https:"),
+  path: "/",
+  maxAge: absoluteHours * 3600,
+});
 
 /**
  * Signs in and returns the token for the cookie. The answer to an unknown address and to a wrong password is the

@@ -1,5 +1,5 @@
-import type { Calls } from "~/core/interchange/clinic-contract";
-import type { Role } from "~/core/interchange/contract";
+import type { Calls } from "~/contract/clinic";
+import type { Role } from "~/contract/roles";
 
 /** Who is asking. Every repository takes the clinic from here, never from the request. */
 export interface StaffContext {
@@ -12,8 +12,3 @@ export interface StaffContext {
   /** Whom to call, by urgency, in the clinic's own words. */
   readonly calls: Calls;
 }
-/** Roles that may sign a decision; an assistant records, and signs nothing. */
-export const mayRecord = ["clinician", "assistant", "lead"] as const;
-export const signingRoles = ["clinician", "lead"] as const;
-/** Roles that may set what holds for the whole clinic. */
-export const settingRoles = ["lead"] as const;

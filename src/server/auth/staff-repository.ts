@@ -1,6 +1,6 @@
 import type { ResultSetHeader, RowDataPacket } from "mysql2";
-import type { Calls } from "~/core/interchange/clinic-contract";
-import type { Role } from "~/core/interchange/contract";
+import type { Calls } from "~/contract/clinic";
+import type { Role } from "~/contract/roles";
 import { fromDatabaseJson, toDatabaseTime, type Queryable } from "~/server/db/connection";
 import type { StaffContext } from "./staff-context";
 

@@ -1,5 +1,6 @@
 import type { RowDataPacket } from "mysql2";
-import type { CaseloadRow, CaseloadState } from "~/core/interchange/contract";
+import type { CaseloadRow } from "~/contract/clinic";
+import type { CaseloadState } from "~/core/caseload/attention";
 import { fromDatabaseJson, toDatabaseTime, type Queryable } from "~/server/db/connection";
 
 /** The kept state of an episode, and until when it holds. */

@@ -1,31 +1,29 @@
-import { engineVersion } from "~/core/decision/decide";
-import { caseloadState } from "~/core/caseload/caseload-state";
-import type { CaseloadState } from "~/core/interchange/contract";
+import type { CaseloadState } from "~/core/caseload/attention";
+import { caseloadState, unreadableState } from "~/core/caseload/caseload-state";
 import { validUntil } from "~/core/caseload/valid-until";
-import type { Queryable } from "~/server/db/connection";
+import { daysBetween, localDay } from "~/core/schedule/local-day";
+import { engineVersion } from "~/core/decision/decide";
+import { pool, type Queryable } from "~/server/db/connection";
 import { isConflict } from "~/server/db/transaction";
-import { loadCases, type LoadedCase } from "~/server/episode/case-loader";
-import { reviewOf } from "~/server/episode/review-of";
+import { loadCases } from "~/server/episode/case-loader";
 import { findEpisodes } from "~/server/episode/episode-repository";
-import { keepStates } from "./caseload-repository";
+import type { LoadedCase } from "~/server/episode/make-case";
+import { log } from "~/server/http/log";
+import { keepStates, type KeptState } from "./caseload-repository";
 
 const atOnce = 50;
+const unreadableHoldsMs = 15 * 60_000;
 
 /**
  * Computes the caseload's state of cases that are loaded already, and keeps it. A row that somebody else's lock kept from
  * being written stays stale: every reader computes it again, and so does the sweeper.
  */
-export async function projectLoaded(
+async function projectLoaded(
   db: Queryable,
   clinicId: string,
   loaded: readonly LoadedCase[],
 ): Promise<Map<string, CaseloadState>> {
-  const kept = loaded.map(({ head, file }) => ({
-    episodeId: head.id,
-    episodeVersion: head.version,
-    state: caseloadState(file, head.targetOn, reviewOf(file)),
-    validUntil: validUntil(file),
-  }));
+  const kept = loaded.map(keptState);
   const [first] = loaded;
   if (first) {
     await keepStates(db, clinicId, kept, first.file.asOf, engineVersion).catch((error: unknown) => {
@@ -33,6 +31,30 @@ export async function projectLoaded(
     });
   }
   return new Map(kept.map(({ episodeId, state }) => [episodeId, state]));
+}
+
+/** The state of one case; one that cannot be judged stands in the list as that, and keeps nobody else from it. */
+function keptState({ head, file, review, days: trainingDays }: LoadedCase): KeptState {
+  const of = { episodeId: head.id, episodeVersion: head.version };
+  try {
+    const state = caseloadState(file, head.targetOn, review(), trainingDays());
+    return { ...of, state, validUntil: validUntil(file) };
+  } catch (error) {
+    log.error({ error: String((error as Error)?.stack ?? error) }, "a record that cannot be judged");
+    const until = new Date(Date.parse(file.asOf) + unreadableHoldsMs).toISOString();
+    const open = (file.signals ?? []).some((signal) => signal.cleared === undefined);
+    const days = daysBetween(file.episode.onsetOn, localDay(file.asOf, file.zone));
+    return { ...of, state: unreadableState(days, open), validUntil: until };
+  }
+}
+
+/** Keeps the state of a case that was just written. Should that fail, the row stays stale and is computed by who reads it. */
+export async function projectQuietly(clinicId: string, loaded: readonly LoadedCase[]): Promise<void> {
+  try {
+    await projectLoaded(pool(), clinicId, loaded);
+  } catch (error) {
+    log.warn({ error: String((error as Error)?.message ?? error) }, "caseload row put off");
+  }
 }
 
 /** Loads some episodes of a clinic, and computes and keeps the caseload's state of each. */

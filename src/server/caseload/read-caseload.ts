@@ -1,5 +1,7 @@
+import { unreadableState } from "~/core/caseload/caseload-state";
 import { engineVersion } from "~/core/decision/decide";
-import { attentionCodes, type CaseloadRow } from "~/core/interchange/contract";
+import { attentionCodes } from "~/core/caseload/attention";
+import { type CaseloadRow } from "~/contract/clinic";
 import type { StaffContext } from "~/server/auth/staff-context";
 import { now } from "~/server/clock";
 import { pool } from "~/server/db/connection";
@@ -31,9 +33,10 @@ export async function readCaseload(staff: StaffContext): Promise<CaseloadRow[]> 
   const stale = entries.filter(({ state }) => state === null).map(({ identity }) => identity.episodeId);
   const fresh = await projectEpisodes(pool(), staff, stale, at);
   return entries
-    .flatMap(({ identity, state }) => {
-      const current = state ?? fresh.get(identity.episodeId);
-      return current ? [{ ...identity, ...current }] : [];
-    })
+    .map(({ identity, state }) => ({
+      ...identity,
+      // An episode that cannot even be loaded is named all the same.
+      ...(state ?? fresh.get(identity.episodeId) ?? unreadableState(0, false)),
+    }))
     .sort((a, b) => rank(a) - rank(b) || b.daysSinceOnset - a.daysSinceOnset);
 }

@@ -4,12 +4,7 @@ import {
   newExerciseProblems,
   type ExerciseFile,
 } from "~/core/progression/exercise-file";
-import type {
-  CatalogueWritten,
-  ExerciseBody,
-  ImportBody,
-  RetirementBody,
-} from "~/core/interchange/plan-contract";
+import type { CatalogueWritten, ExerciseBody, ImportBody, RetirementBody } from "~/contract/library";
 import type { FieldProblem } from "~/core/schema/field-problem";
 import type { Exercise } from "~/core/progression/exercise";
 import { writeAudit } from "~/server/audit/audit-repository";
@@ -18,6 +13,8 @@ import { now } from "~/server/clock";
 import type { Connection } from "~/server/db/connection";
 import { inTransaction } from "~/server/db/transaction";
 import { storeDefinition } from "~/server/episode/definition-repository";
+import { isKnownTwin, type Sent } from "~/server/episode/known-twin";
+import { keepReceipt } from "~/server/episode/receipt-repository";
 import { refused } from "~/server/http/problem";
 import { hasCatalogueChange, insertCatalogueChange, type CatalogueAction } from "./catalogue-repository";
 import { clinicCatalogue, type ClinicCatalogue } from "./clinic-catalogue";
@@ -31,11 +28,9 @@ interface Change {
 }
 
 /** Adds an exercise of the clinic's own, or a version of the clinic's own of one that is there. */
-export function saveExercise(
-  staff: StaffContext,
-  { id, action, exercise }: ExerciseBody,
-): Promise<CatalogueWritten> {
-  return writeChanges(staff, id, (catalogue) => {
+export function saveExercise(staff: StaffContext, body: ExerciseBody): Promise<CatalogueWritten> {
+  const { id, action, exercise } = body;
+  return writeChanges(staff, body, (catalogue) => {
     const problems = [
       ...newExerciseProblems(exercise, "/exercise"),
       ...codeProblem(catalogue, action, exercise.id, "/exercise/id"),
@@ -48,7 +43,7 @@ export function saveExercise(
 
 /** Takes an exercise out of use, or back into it. Plans and records that have it keep it as it was. */
 export function retireExercise(staff: StaffContext, body: RetirementBody): Promise<CatalogueWritten> {
-  return writeChanges(staff, body.id, (catalogue) => {
+  return writeChanges(staff, body, (catalogue) => {
     const known = exists(catalogue, body.code);
     if (!known) throw refused([{ path: "/code", problem: "is not in this catalogue" }]);
     if (catalogue.retired.has(body.code) === (body.action === "retire")) {
@@ -60,8 +55,9 @@ export function retireExercise(staff: StaffContext, body: RetirementBody): Promi
 }
 
 /** Takes over a file of exercises, all or none: unknown codes are added, known ones revised. */
-export function importExercises(staff: StaffContext, { id, file }: ImportBody): Promise<CatalogueWritten> {
-  return writeChanges(staff, id, (catalogue) => {
+export function importExercises(staff: StaffContext, body: ImportBody): Promise<CatalogueWritten> {
+  const { id, file } = body;
+  return writeChanges(staff, body, (catalogue) => {
     const problems = [
       ...exerciseFileProblems(file, "/file"),
       ...file.exercises.flatMap((e, i) => variantIdProblems(catalogue, e, `/file/exercises/${i}`)),
@@ -88,11 +84,14 @@ export async function exportExercises(staff: StaffContext): Promise<ExerciseFile
 
 async function writeChanges(
   staff: StaffContext,
-  id: string,
+  body: { readonly id: string },
   plan: (catalogue: ClinicCatalogue) => Change[],
 ): Promise<CatalogueWritten> {
   const at = now();
+  const { id } = body;
+  const sent: Sent = { id, kind: "catalogue", episodeId: null, body };
   return inTransaction(async (db: Connection) => {
+    await isKnownTwin(db, staff.clinicId, sent);
     if (await hasCatalogueChange(db, staff.clinicId, id)) return { id, repeated: true, codes: [] };
     const changes = plan(await clinicCatalogue(staff.clinicId, db));
     for (const { exercise, reason, ...change } of changes) {
@@ -106,6 +105,7 @@ async function writeChanges(
         : null;
       await insertCatalogueChange(db, { ...staff, at }, { ...change, hash, reason: reason ?? null });
     }
+    await keepReceipt(db, staff, sent, at);
     await writeAudit(db, staff, { action: "change-catalogue", kind: "catalogue", id }, at);
     return { id, repeated: false, codes: changes.map((change) => change.code) };
   });

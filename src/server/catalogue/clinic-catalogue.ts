@@ -2,6 +2,8 @@ import { startingExercises } from "~/catalogue/exercises/all";
 import { stageNeeds } from "~/catalogue/stage-needs/all";
 import type { Exercise } from "~/core/progression/exercise";
 import { exerciseIndex, type ExerciseIndex } from "~/core/progression/exercise-search";
+import type { StaffContext } from "~/server/auth/staff-context";
+import { notFound } from "~/server/http/problem";
 import { pool, type Queryable } from "~/server/db/connection";
 import { catalogueEntries, catalogueVersion } from "./catalogue-repository";
 
@@ -38,4 +40,12 @@ export async function clinicCatalogue(clinicId: string, db: Queryable = pool()):
   const [oldest] = kept.keys();
   if (kept.size > keptClinics && oldest !== undefined) kept.delete(oldest);
   return made;
+}
+
+/** One exercise of the clinic's catalogue, as it is in use. @throws ApiProblem 404 */
+export async function exerciseInUse(staff: StaffContext, code: string): Promise<Exercise> {
+  const { exercises } = await clinicCatalogue(staff.clinicId);
+  const found = exercises.find((exercise) => exercise.id === code);
+  if (!found) throw notFound();
+  return found;
 }

@@ -1,6 +1,7 @@
-import type { LibraryPatient } from "~/core/interchange/library-contract";
+import type { LibraryPatient } from "~/contract/library";
 import type { Exercise } from "~/core/progression/exercise";
-import { signingRoles, type StaffContext } from "~/server/auth/staff-context";
+import { signingRoles } from "~/contract/roles";
+import type { StaffContext } from "~/server/auth/staff-context";
 import { loadEpisode, noteRead } from "~/server/episode/read-episode";
 import { notFound } from "~/server/http/problem";
 import { clinicCatalogue } from "./clinic-catalogue";
@@ -40,7 +41,7 @@ export async function readLibraryExercise(
     exercise,
     variantId: variant?.id ?? "",
     own: own.has(exercise.id),
-    mayEdit: (signingRoles as readonly string[]).includes(staff.role),
+    mayEdit: signingRoles.includes(staff.role),
     patient,
     names: exercises.map(({ id, name }) => [id, name] as const),
   };

@@ -1,4 +1,4 @@
-import type { LibraryAnswer, LibraryEntry, LibraryPatient } from "~/core/interchange/library-contract";
+import type { LibraryAnswer, LibraryEntry, LibraryPatient } from "~/contract/library";
 import { limitsOf, moveInForce } from "~/core/case/in-force";
 import { measuredHeight } from "~/core/case/measured-height";
 import { check } from "~/core/schema/check";
@@ -10,8 +10,9 @@ import { firstPrescription } from "~/core/progression/exercise";
 import { exerciseSearch, type ExerciseHit } from "~/core/progression/exercise-search";
 import { obstacle } from "~/core/progression/restriction";
 import { localDay } from "~/core/schedule/local-day";
-import { signingRoles, type StaffContext } from "~/server/auth/staff-context";
-import type { LoadedCase } from "~/server/episode/case-loader";
+import { signingRoles } from "~/contract/roles";
+import type { StaffContext } from "~/server/auth/staff-context";
+import type { LoadedCase } from "~/server/episode/make-case";
 import { loadEpisode, noteRead } from "~/server/episode/read-episode";
 import { ApiProblem, refused } from "~/server/http/problem";
 import { clinicCatalogue, type ClinicCatalogue } from "./clinic-catalogue";
@@ -96,7 +97,7 @@ export function patientOf(staff: StaffContext, { head, file }: LoadedCase): Libr
     pathway: file.pathway.code,
     stage: stage.code,
     stageName: stage.name,
-    maySign: (signingRoles as readonly string[]).includes(staff.role),
+    maySign: signingRoles.includes(staff.role),
     inPlan: file.items.filter((item) => item.endedAt === undefined).map((item) => item.exerciseId),
   };
 }

@@ -1,5 +1,5 @@
 import { doseMinutes } from "~/core/dose/dose-minutes";
-import type { CatalogueAnswer, CatalogueHit } from "~/core/interchange/plan-contract";
+import type { CatalogueAnswer, CatalogueHit } from "~/contract/library";
 import { check } from "~/core/schema/check";
 import { type FieldProblem } from "~/core/schema/field-problem";
 import { firstPrescription } from "~/core/progression/exercise";

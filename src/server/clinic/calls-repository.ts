@@ -1,5 +1,5 @@
 import type { RowDataPacket } from "mysql2";
-import type { Calls } from "~/core/interchange/clinic-contract";
+import type { Calls } from "~/contract/clinic";
 import { fromDatabaseJson, toDatabaseTime, type Queryable } from "~/server/db/connection";
 
 /** The setting with this id, or null. */

@@ -1,28 +1,38 @@
-import type { CallsBody, CallsView, CallsWritten } from "~/core/interchange/clinic-contract";
+import type { CallsBody, CallsView, CallsWritten } from "~/contract/clinic";
 import { writeAudit } from "~/server/audit/audit-repository";
-import { settingRoles, type StaffContext } from "~/server/auth/staff-context";
+import { settingRoles } from "~/contract/roles";
+import type { StaffContext } from "~/server/auth/staff-context";
 import { now } from "~/server/clock";
 import { inTransaction, isDuplicate } from "~/server/db/transaction";
+import { isKnownTwin, type Sent } from "~/server/episode/known-twin";
+import { keepReceipt } from "~/server/episode/receipt-repository";
 import { findCalls, insertCalls } from "./calls-repository";
 
 /** Whom the clinic calls, and whether this person may set it. */
 export function readCalls(staff: StaffContext): CallsView {
-  return { calls: staff.calls, maySet: (settingRoles as readonly string[]).includes(staff.role) };
+  return { calls: staff.calls, maySet: settingRoles.includes(staff.role) };
 }
 
 /** Sets whom to call. The setting before stays on record; a repeated id answers with what it wrote the first time. */
 export async function setCalls(staff: StaffContext, body: CallsBody): Promise<CallsWritten> {
+  try {
+    return await writeCalls(staff, body);
+  } catch (error) {
+    // A twin was written between the look and the insert; what it said is compared.
+    if (isDuplicate(error)) return writeCalls(staff, body);
+    throw error;
+  }
+}
+
+function writeCalls(staff: StaffContext, body: CallsBody): Promise<CallsWritten> {
   const at = now();
+  const sent: Sent = { id: body.id, kind: "calls", episodeId: null, body };
   return inTransaction(async (db) => {
+    await isKnownTwin(db, staff.clinicId, sent);
     const twin = await findCalls(db, staff.clinicId, body.id);
     if (twin) return { id: body.id, repeated: true, calls: twin };
-    try {
-      await insertCalls(db, staff, body, at);
-    } catch (error) {
-      // A twin was written between the look and the insert; it says the same.
-      if (isDuplicate(error)) return { id: body.id, repeated: true, calls: body.calls };
-      throw error;
-    }
+    await insertCalls(db, staff, body, at);
+    await keepReceipt(db, staff, sent, at);
     await writeAudit(db, staff, { action: "set-calls", kind: "call_settings", id: body.id }, at);
     return { id: body.id, repeated: false, calls: body.calls };
   });

@@ -24,6 +24,11 @@ export function pool(): Pool {
   return shared;
 }
 
+/** Asks the database for a sign of life; throws when there is none. */
+export async function databaseAnswers(): Promise<void> {
+  await pool().query("SELECT 1");
+}
+
 /** Closes the pool; for the end of a process. */
 export async function closePool(): Promise<void> {
   await shared?.end();

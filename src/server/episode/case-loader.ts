@@ -1,47 +1,17 @@
 import { LRUCache } from "lru-cache";
-import { caseFormat, caseVersion, type CaseFile, type CaseItem } from "~/core/case/case-file";
-import { personalLimits, type Circumstances } from "~/core/intake/intake";
-import type { Measure } from "~/core/measure/measure";
-import type { Pathway } from "~/core/pathway/pathway";
-import type { Exercise } from "~/core/progression/exercise";
 import { pool, type Queryable } from "~/server/db/connection";
 import { inSnapshot } from "~/server/db/transaction";
-import { readParts, rereadParts, type CaseParts } from "./case-parts";
-import { definitionsBehind, type Definition } from "./definition-repository";
+import { log } from "~/server/http/log";
+import type { FactName } from "~/server/facts/all";
+import { readParts, rereadParts } from "./case-parts";
+import { definitionsBehind } from "./definition-repository";
 import { findEpisodes, type EpisodeHead } from "./episode-repository";
-import type { FactTable } from "./fact-writer";
+import { judgedAt, madeOf, type LoadedCase, type MadeCase } from "./make-case";
 
-type Lists = Required<CaseFile>;
-type Written<
-  K extends
-    "stageMoves" | "schools" | "sessions" | "reports" | "clearances" | "results" | "signals" | "attributions",
-> = Lists[K][number] & { by: string };
-
-/** A case with the names of those who wrote its facts, which the case file itself leaves out. */
-export interface LoadedCase {
-  readonly head: EpisodeHead;
-  readonly file: CaseFile;
-  readonly circumstances: Circumstances | null;
-  readonly writers: {
-    readonly stageMoves: readonly Written<"stageMoves">[];
-    readonly schools: readonly Written<"schools">[];
-    readonly sessions: readonly (Omit<Written<"sessions">, "items"> & { by: string })[];
-    readonly reports: readonly Written<"reports">[];
-    readonly clearances: readonly Written<"clearances">[];
-    readonly results: readonly (Written<"results"> & { recordedAt: string })[];
-    readonly signals: readonly (Written<"signals"> & { clearedBy: string | null })[];
-    readonly attributions: readonly Written<"attributions">[];
-  };
-}
-
-const without = <T extends object, K extends keyof T>(fact: T, ...keys: K[]): Omit<T, K> =>
-  Object.fromEntries(Object.entries(fact).filter(([key]) => !keys.includes(key as K))) as Omit<T, K>;
-
-/** What is kept of an episode at a version: its parts, and the case they make. */
+/** What is kept of an episode at a version. */
 interface Kept {
   readonly version: number;
-  readonly parts: CaseParts;
-  readonly made: Pick<LoadedCase, "file" | "circumstances" | "writers">;
+  readonly made: MadeCase;
 }
 
 /** Cases as they stood at a version. Every write raises the version, so what is kept of one never goes stale. */
@@ -89,7 +59,7 @@ export async function loadCases(
   return heads.flatMap((given) => {
     const head = current.get(given.id) ?? given;
     const entry = known.get(head.id);
-    return entry ? [{ head, ...entry.made, file: { ...entry.made.file, zone, asOf } }] : [];
+    return entry ? [judgedAt(head, entry.made, zone, asOf)] : [];
   });
 }
 
@@ -103,23 +73,26 @@ export async function readCases(
 }
 
 /**
- * Reads an episode again after a write to a table, within its transaction.
+ * An episode as it stands after a fact was appended, read within the same transaction.
  *
- * @returns keeps the result, to be called once the transaction is committed; null when nothing was kept before
+ * @param before the case as it was loaded before
+ * @returns the case, and what keeps it, to be called once the transaction is committed
  */
-export async function rereadAfter(
+export async function reloadAfter(
   db: Queryable,
   clinicId: string,
-  head: EpisodeHead,
-  table: FactTable,
-): Promise<(() => void) | null> {
-  const key = keyOf(clinicId, head.id);
-  const before = kept.get(key);
-  if (before?.version !== head.version) return null;
-  const parts = await rereadParts(db, clinicId, head.id, before.parts, table);
+  before: LoadedCase,
+  appended: FactName,
+): Promise<{ after: LoadedCase; keep: () => void }> {
+  const head = { ...before.head, version: before.head.version + 1 };
+  const parts = await rereadParts(db, clinicId, head.id, before.parts, appended);
   const definitions = await definitionsBehind(db, clinicId, [head.pathwayHash, ...parts.hashes]);
-  const entry = { version: head.version + 1, parts, made: madeOf(head, parts, definitions) };
-  return () => void kept.set(key, entry);
+  const made = madeOf(head, parts, definitions);
+  const { zone, asOf } = before.file;
+  return {
+    after: judgedAt(head, made, zone, asOf),
+    keep: () => void kept.set(keyOf(clinicId, head.id), { version: head.version, made }),
+  };
 }
 
 async function readKept(
@@ -139,81 +112,13 @@ async function readKept(
     heads.flatMap((head) => {
       const own = parts.get(head.id);
       if (!own) return [];
-      return [[head.id, { version: head.version, parts: own, made: madeOf(head, own, definitions) }]];
+      try {
+        return [[head.id, { version: head.version, made: madeOf(head, own, definitions) }] as const];
+      } catch (error) {
+        // One record that cannot be put together does not take the others of its list with it.
+        log.error({ error: String((error as Error).stack ?? error) }, "a record that cannot be loaded");
+        return [];
+      }
     }),
   );
-}
-
-/** The case that the parts of an episode make; when and where it is judged is set by whoever loads it. */
-function madeOf(
-  head: EpisodeHead,
-  parts: CaseParts,
-  definitions: ReadonlyMap<string, Definition>,
-): Kept["made"] {
-  const bodies = parts.hashes.flatMap((hash) => definitions.get(hash) ?? []);
-  const of = <T>(kind: string) => bodies.filter((b) => b.kind === kind).map((b) => b.body as T);
-  const pathway = definitions.get(head.pathwayHash)?.body as Pathway | undefined;
-  if (!pathway) throw new Error(`episode without its pathway`);
-  const { stageMoves, schools, sessions, reports, clearances, results, signals, attributions } = parts;
-  const bySession = grouped(parts.sets, (entry) => entry.sessionId);
-  // What was signed last about a person's week and limits takes the place of what the intake said.
-  const settings = parts.circumstances;
-  const irritability = parts.irritabilities.at(-1);
-  const file: CaseFile = {
-    format: caseFormat,
-    version: caseVersion,
-    asOf: head.startedAt,
-    zone: "UTC",
-    episode: {
-      id: head.id,
-      involvedSide: head.involvedSide,
-      onsetOn: head.onsetOn,
-      ...(head.surgeryOn === null ? {} : { surgeryOn: head.surgeryOn }),
-      ...(head.graft === null ? {} : { graft: head.graft }),
-      ...(irritability ? { irritability } : {}),
-      startedAt: head.startedAt,
-    },
-    pathway,
-    exercises: of<Exercise>("exercise"),
-    measures: of<Measure>("measure"),
-    stageMoves: stageMoves.map((move) => without(move, "by")),
-    schools: schools.map((school) => without(school, "by")),
-    passings: [...parts.passings],
-    restrictions: [...parts.restrictions],
-    limitSettings: settings.map(({ at, circumstances: set }) => ({
-      at,
-      restrictions: [...set.limits, ...personalLimits(set)],
-    })),
-    items: parts.items.map((item): CaseItem => ({
-      ...item,
-      prescriptions: parts.prescriptions
-        .filter((entry) => entry.itemId === item.id)
-        .map((entry) => without(entry, "itemId")),
-    })),
-    sessions: sessions.map((session) => ({
-      ...without(session, "by"),
-      items: [...grouped(bySession.get(session.id) ?? [], (entry) => entry.itemId)].map(
-        ([itemId, entries]) => ({ itemId, sets: entries.map((entry) => entry.set) }),
-      ),
-    })),
-    reports: reports.map((report) => without(report, "by")),
-    results: results.map((result) => without(result, "by")),
-    decisions: [...parts.decisions],
-    clearances: clearances.map((clearance) => without(clearance, "by")),
-    signals: signals.map((signal) => without(signal, "by", "clearedBy")),
-    attributions: attributions.map((attribution) => without(attribution, "by")),
-  };
-  const writers = { stageMoves, schools, sessions, reports, clearances, results, signals, attributions };
-  return { file, circumstances: settings.at(-1)?.circumstances ?? null, writers };
-}
-
-function grouped<T>(entries: readonly T[], key: (entry: T) => string): Map<string, T[]> {
-  const groups = new Map<string, T[]>();
-  for (const entry of entries) {
-    const name = key(entry);
-    const list = groups.get(name);
-    if (list) list.push(entry);
-    else groups.set(name, [entry]);
-  }
-  return groups;
 }

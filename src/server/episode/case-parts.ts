@@ -1,53 +1,34 @@
 import type { Queryable } from "~/server/db/connection";
+import { factNames, facts, type FactName } from "~/server/facts/all";
+import type { Columns, FactDefinition } from "~/server/facts/fact";
+import { readFacts, type ByEpisode, type FactRead } from "~/server/facts/sql";
 import { readDefinitionHashes } from "./definition-repository";
-import * as facts from "./fact-reader";
-import type { FactTable } from "./fact-writer";
+import { readIrritabilities } from "./irritability-repository";
 
-/** What an episode consists of, part by part: each reader is one query, however many episodes. */
-const readers = {
-  hashes: readDefinitionHashes,
-  stageMoves: facts.readStageMoves,
-  schools: facts.readSchools,
-  passings: facts.readPassings,
-  restrictions: facts.readRestrictions,
-  circumstances: facts.readCircumstances,
-  items: facts.readItems,
-  prescriptions: facts.readPrescriptions,
-  sessions: facts.readSessions,
-  sets: facts.readSets,
-  reports: facts.readReports,
-  results: facts.readResults,
-  decisions: facts.readDecisions,
-  clearances: facts.readClearances,
-  signals: facts.readSignals,
-  attributions: facts.readAttributions,
-  irritabilities: facts.readIrritabilities,
+type ColumnsOf<N extends FactName> = (typeof facts)[N] extends FactDefinition<infer C> ? C : never;
+/** A fact of this kind as it is read. */
+export type Read<N extends FactName> = FactRead<ColumnsOf<N>>;
+
+/** The kinds of facts that every case is made of. */
+type CaseFact = Exclude<FactName, "visits" | "documents" | "intakes">;
+const isCaseFact = (name: FactName): name is CaseFact => facts[name].inCase;
+
+/** Parts of an episode that are not facts of its own. */
+const others = { hashes: readDefinitionHashes, irritabilities: readIrritabilities };
+type Other = keyof typeof others;
+type OtherPart<K extends Other> =
+  Awaited<ReturnType<(typeof others)[K]>> extends ByEpisode<infer T> ? readonly T[] : never;
+
+/** What an episode consists of, kind by kind, oldest first. */
+export type CaseParts = { readonly [N in CaseFact]: readonly Read<N>[] } & {
+  readonly [K in Other]: OtherPart<K>;
 };
+type PartName = keyof CaseParts;
 
-type Readers = typeof readers;
-export type PartName = keyof Readers;
-type FactOf<R> = R extends (...of: never[]) => Promise<facts.ByEpisode<infer T>> ? T : never;
+const caseFacts = factNames.filter(isCaseFact);
+const partNames: readonly PartName[] = [...caseFacts, "hashes", "irritabilities"];
 
-/** The facts of one episode, oldest first. */
-export type CaseParts = { readonly [K in PartName]: readonly FactOf<Readers[K]>[] };
-
-const partNames = Object.keys(readers) as PartName[];
-
-/** Parts that a write to a table can change; all of them where a table is not named. */
-const touched: Partial<Record<FactTable, readonly PartName[]>> = {
-  sessions: ["hashes", "items", "prescriptions", "sessions", "sets"],
-  next_day_reports: ["reports"],
-  decisions: ["decisions", "prescriptions"],
-  clearances: ["clearances"],
-  school_settings: ["schools"],
-  measure_visits: ["results", "hashes"],
-  stop_signals: ["signals"],
-  signal_clearances: ["signals"],
-  flare_attributions: ["attributions"],
-  documents: [],
-};
-
-/** Reads the parts of some episodes. A fixed number of queries. */
+/** Reads the parts of some episodes. A fixed number of queries, however many episodes. */
 export async function readParts(
   db: Queryable,
   clinicId: string,
@@ -57,19 +38,21 @@ export async function readParts(
   return new Map(episodeIds.map((id) => [id, ofEpisode(found, id) as CaseParts]));
 }
 
-/** The parts of an episode after a write: what the table can have changed is read again, the rest stays. */
+/** The parts of an episode after a fact was appended: what that can have changed is read again, the rest stays. */
 export async function rereadParts(
   db: Queryable,
   clinicId: string,
   episodeId: string,
   before: CaseParts,
-  table: FactTable,
+  appended: FactName,
 ): Promise<CaseParts> {
-  const found = await read(db, clinicId, [episodeId], touched[table] ?? partNames);
+  const { bringsAlong = [] } = facts[appended];
+  const names = caseFacts.filter((name) => name === appended || bringsAlong.includes(name));
+  const found = await read(db, clinicId, [episodeId], [...names, "hashes"]);
   return { ...before, ...ofEpisode(found, episodeId) };
 }
 
-type Found = Map<PartName, facts.ByEpisode<unknown>>;
+type Found = Map<PartName, ByEpisode<unknown>>;
 
 async function read(
   db: Queryable,
@@ -78,7 +61,13 @@ async function read(
   names: readonly PartName[],
 ): Promise<Found> {
   const found: Found = new Map();
-  for (const name of names) found.set(name, await readers[name](db, clinicId, ids));
+  for (const name of names) {
+    const part =
+      name === "hashes" || name === "irritabilities"
+        ? await others[name](db, clinicId, ids)
+        : await readFacts<Columns>(db, facts[name], clinicId, ids);
+    found.set(name, part);
+  }
   return found;
 }
 

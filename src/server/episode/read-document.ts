@@ -1,9 +1,9 @@
-import type { documentKinds } from "~/core/interchange/daily-contract";
+import type { documentKinds } from "~/contract/record";
 import { handoverLetter, visitNote } from "~/messages/documents";
 import type { StaffContext } from "~/server/auth/staff-context";
 import { gateView } from "~/server/gate/read-gate";
 import { notFound } from "~/server/http/problem";
-import type { LoadedCase } from "./case-loader";
+import type { LoadedCase } from "./make-case";
 import { loadEpisode, noteRead } from "./read-episode";
 import { recordView } from "./read-record";
 import { stairView } from "./stair-view";

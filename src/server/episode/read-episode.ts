@@ -1,16 +1,16 @@
-import type { StairView } from "~/core/interchange/contract";
+import type { StairView } from "~/contract/episode";
 import type { CaseFile } from "~/core/case/case-file";
 import type { PainSchoolCode } from "~/core/response/pain-school";
+import { isUuid } from "~/core/schema/formats";
 import { writeAudit } from "~/server/audit/audit-repository";
 import type { StaffContext } from "~/server/auth/staff-context";
 import { now } from "~/server/clock";
 import { pool, type Queryable } from "~/server/db/connection";
 import { notFound } from "~/server/http/problem";
-import { loadCases, type LoadedCase } from "./case-loader";
+import { loadCases } from "./case-loader";
+import type { LoadedCase } from "./make-case";
 import { findEpisode } from "./episode-repository";
 import { stairView } from "./stair-view";
-
-export const uuidShape = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
 
 /** Loads an episode of the signed-in clinic. @throws ApiProblem 404, also for another clinic's id */
 export async function loadEpisode(
@@ -19,7 +19,7 @@ export async function loadEpisode(
   db: Queryable = pool(),
   asOf = now(),
 ): Promise<LoadedCase> {
-  if (!uuidShape.test(id)) throw notFound();
+  if (!isUuid(id)) throw notFound();
   const head = await findEpisode(db, staff.clinicId, id);
   if (!head) throw notFound();
   const [loaded] = await loadCases(db, staff.clinicId, staff.zone, [head], asOf);

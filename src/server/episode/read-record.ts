@@ -1,11 +1,11 @@
-import type { RecordEntry, RecordView } from "~/core/interchange/record-contract";
+import type { RecordEntry, RecordView } from "~/contract/record";
 import { isLateReport } from "~/core/response/training-day-state";
 import { prescriptionInForce } from "~/core/case/in-force";
-import { caseDays } from "~/core/case/case-days";
 import type { StaffContext } from "~/server/auth/staff-context";
 import { pool } from "~/server/db/connection";
-import type { LoadedCase } from "./case-loader";
-import { readDocuments } from "./fact-reader";
+import { documents as documentFacts } from "~/server/facts/documents";
+import { readFacts } from "~/server/facts/sql";
+import { signalsOf, type LoadedCase } from "./make-case";
 import { loadEpisode, noteRead } from "./read-episode";
 
 /** The record of an episode, newest first: what was done, reported, measured, decided, and by whom. */
@@ -19,13 +19,16 @@ export async function readRecord(staff: StaffContext, id: string): Promise<Recor
 export async function recordView(staff: StaffContext, loaded: LoadedCase): Promise<RecordView> {
   const { head, file } = loaded;
   const { givenName, familyName, activity } = head.person;
-  const documents = (await readDocuments(pool(), staff.clinicId, [head.id])).get(head.id) ?? [];
+  const documents = (await readFacts(pool(), documentFacts, staff.clinicId, [head.id])).get(head.id) ?? [];
   const all = [
     ...entries(loaded),
-    ...documents.map(({ kind, ...document }): RecordEntry => ({
-      ...document,
+    ...documents.map(({ id: documentId, at, by, kind, body }): RecordEntry => ({
       kind: "document",
+      id: documentId,
+      at,
+      by,
       document: kind,
+      body,
     })),
   ];
   return {
@@ -43,10 +46,10 @@ export async function recordView(staff: StaffContext, loaded: LoadedCase): Promi
 }
 
 function entries(loaded: LoadedCase): RecordEntry[] {
-  const { file, writers } = loaded;
-  const by = new Map(writers.sessions.map((session) => [session.id, session.by]));
+  const { file, parts } = loaded;
+  const by = new Map(parts.sessions.map((session) => [session.id, session.by]));
   const corrected = new Set(file.sessions.map((session) => session.supersedes));
-  const ends = new Map(caseDays(file).map(({ date, lastSessionAt }) => [date, lastSessionAt]));
+  const ends = new Map(loaded.days().map(({ date, lastSessionAt }) => [date, lastSessionAt]));
   return [
     ...file.sessions.map((s): RecordEntry => ({
       kind: "session",
@@ -55,7 +58,7 @@ function entries(loaded: LoadedCase): RecordEntry[] {
       session: s,
       corrected: corrected.has(s.id),
     })),
-    ...writers.reports.map((r): RecordEntry => ({
+    ...parts.reports.map((r): RecordEntry => ({
       kind: "report",
       at: r.receivedAt,
       by: r.by,
@@ -69,21 +72,21 @@ function entries(loaded: LoadedCase): RecordEntry[] {
       late: isLateReport({ lastSessionAt: ends.get(r.trainingDate) ?? r.receivedAt, report: r }),
     })),
     ...file.decisions.map((d): RecordEntry => ({ kind: "decision", at: d.at, by: d.signedBy, decision: d })),
-    ...writers.stageMoves.map((m): RecordEntry => ({
+    ...parts.stageMoves.map((m): RecordEntry => ({
       kind: "stage",
       at: m.at,
       by: m.by,
       stageName: file.pathway.stages.find((stage) => stage.code === m.stage)?.name ?? m.stage,
       reason: m.reason,
     })),
-    ...writers.schools.map(({ at, by: who, school, reason }): RecordEntry => ({
+    ...parts.schools.map(({ at, by: who, school, reason }): RecordEntry => ({
       kind: "school",
       at,
       by: who,
       school,
       reason,
     })),
-    ...writers.clearances.map(({ at, by: who, itemId, reason }): RecordEntry => ({
+    ...parts.clearances.map(({ at, by: who, itemId, reason }): RecordEntry => ({
       kind: "clearance",
       at,
       by: who,
@@ -91,7 +94,7 @@ function entries(loaded: LoadedCase): RecordEntry[] {
       reason,
     })),
     ...visits(loaded),
-    ...writers.signals.map(({ at, by: who, code, itemId, note, cleared, clearedBy }): RecordEntry => ({
+    ...signalsOf(parts).map(({ at, by: who, code, itemId, note, cleared, clearedBy }): RecordEntry => ({
       kind: "signal",
       at,
       by: who,
@@ -100,7 +103,7 @@ function entries(loaded: LoadedCase): RecordEntry[] {
       note: note ?? null,
       cleared: cleared ? { ...cleared, by: clearedBy ?? "" } : null,
     })),
-    ...writers.attributions.map(({ at, by: who, trainingDate, itemId, reason }): RecordEntry => ({
+    ...parts.attributions.map(({ at, by: who, trainingDate, itemId, reason }): RecordEntry => ({
       kind: "suspect",
       at,
       by: who,
@@ -117,10 +120,10 @@ function exerciseName(file: LoadedCase["file"], itemId: string | undefined): str
 }
 
 /** Results taken on one day by one person, as one entry. */
-function visits({ file, writers }: LoadedCase): RecordEntry[] {
-  const keys = [...new Set(writers.results.map((r) => `${r.recordedAt}|${r.by}`))];
+function visits({ file, parts }: LoadedCase): RecordEntry[] {
+  const keys = [...new Set(parts.results.map((r) => `${r.recordedAt}|${r.by}`))];
   return keys.map((key): RecordEntry => {
-    const results = writers.results.filter((r) => `${r.recordedAt}|${r.by}` === key);
+    const results = parts.results.filter((r) => `${r.recordedAt}|${r.by}` === key);
     return {
       kind: "measures",
       at: results[0]?.recordedAt ?? file.asOf,

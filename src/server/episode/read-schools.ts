@@ -1,5 +1,5 @@
 import { compareSchools } from "~/core/review/compare-schools";
-import type { SchoolComparison } from "~/core/interchange/daily-contract";
+import type { SchoolComparison } from "~/core/review/compare-schools";
 import { replayDecisions, type Replay } from "~/core/review/replay-decisions";
 import type { StaffContext } from "~/server/auth/staff-context";
 import { notFound } from "~/server/http/problem";

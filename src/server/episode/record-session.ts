@@ -1,5 +1,6 @@
 import { v7 as uuid } from "uuid";
-import type { SessionBody, Written } from "~/core/interchange/contract";
+import type { SessionBody } from "~/contract/daily";
+import type { Written } from "~/contract/episode";
 import type { FieldProblem } from "~/core/schema/field-problem";
 import { firstPrescription } from "~/core/progression/exercise";
 import { sidesOf } from "~/core/progression/sides-of";
@@ -9,9 +10,14 @@ import type { StaffContext } from "~/server/auth/staff-context";
 import { clinicCatalogue } from "~/server/catalogue/clinic-catalogue";
 import type { Connection } from "~/server/db/connection";
 import { refused } from "~/server/http/problem";
-import type { LoadedCase } from "./case-loader";
+import type { LoadedCase } from "./make-case";
 import { attachDefinitions, storeDefinition } from "./definition-repository";
-import { insertItem, insertItemEnding, insertPrescription, insertSession, type Writing } from "./fact-writer";
+import { endings } from "~/server/facts/endings";
+import { items } from "~/server/facts/items";
+import { prescriptions } from "~/server/facts/prescriptions";
+import { sessions } from "~/server/facts/sessions";
+import { sets, setsOf } from "~/server/facts/sets";
+import { appendFact, appendFacts, type Writing } from "~/server/facts/sql";
 import { dropSessionDraft } from "./session-draft-repository";
 import { writeFact } from "./write-episode";
 
@@ -26,7 +32,7 @@ export async function recordSession(
   episodeId: string,
   body: SessionBody,
 ): Promise<Written> {
-  const fact = { table: "sessions", id: body.id, action: "record-session" } as const;
+  const fact = { of: "sessions", body, action: "record-session" } as const;
   return writeFact(staff, episodeId, fact, async ({ db, writing, loaded }) => {
     const unplanned = await findUnplanned(staff, body, loaded, db);
     const problems = [
@@ -39,7 +45,9 @@ export async function recordSession(
     for (const [n, found] of unplanned.entries()) {
       await insertUnplanned(db, writing, found, loaded.file.items.length + n);
     }
-    await insertSession(db, writing, body);
+    const { items: planned, unplanned: others = [], occurredAt, ...session } = body;
+    await appendFact(db, writing, sessions, { ...session, at: occurredAt, receivedAt: writing.at });
+    await appendFacts(db, writing, sets, setsOf({ id: body.id, items: [...planned, ...others] }));
     await dropSessionDraft(db, staff.clinicId, episodeId, body.id);
   });
 }
@@ -128,8 +136,14 @@ async function insertUnplanned(db: Connection, w: Writing, { itemId, found }: Un
     const hash = await storeDefinition(db, w.clinicId, definition, w.at);
     await attachDefinitions(db, w.clinicId, w.episodeId, [hash]);
   }
-  await insertItem(db, w, { id: itemId, exerciseId: exercise.id, lane: exercise.lane, position });
+  const { id: exerciseId, lane } = exercise;
   const prescription = firstPrescription(variant);
-  await insertPrescription(db, w, { id: uuid(), itemId, decisionId: null, prescription });
-  await insertItemEnding(db, w, { id: uuid(), itemId, reason: "Done once, outside the plan" });
+  await appendFact(db, w, items, { id: itemId, exerciseId, lane, position, createdAt: w.at });
+  await appendFact(db, w, prescriptions, { id: uuid(), itemId, from: w.at, prescription });
+  await appendFact(db, w, endings, {
+    id: uuid(),
+    itemId,
+    reason: "Done once, outside the plan",
+    at: w.at,
+  });
 }

@@ -1,5 +1,5 @@
 import type { RowDataPacket } from "mysql2";
-import type { KeptSessionDraft, SessionDraftBody } from "~/core/interchange/daily-contract";
+import type { KeptSessionDraft, SessionDraftBody } from "~/contract/daily";
 import type { StaffContext } from "~/server/auth/staff-context";
 import { fromDatabaseJson, fromDatabaseTime, toDatabaseTime, type Queryable } from "~/server/db/connection";
 

@@ -1,10 +1,11 @@
-import type { KeptSessionDraft, SessionDraftBody } from "~/core/interchange/daily-contract";
+import type { KeptSessionDraft, SessionDraftBody } from "~/contract/daily";
 import type { StaffContext } from "~/server/auth/staff-context";
 import { now } from "~/server/clock";
 import { pool } from "~/server/db/connection";
 import { notFound } from "~/server/http/problem";
 import { findEpisode } from "./episode-repository";
-import { loadEpisode, noteRead, uuidShape } from "./read-episode";
+import { isUuid } from "~/core/schema/formats";
+import { loadEpisode, noteRead } from "./read-episode";
 import { findSessionDraft, saveSessionDraft } from "./session-draft-repository";
 import { stairView } from "./stair-view";
 
@@ -28,7 +29,7 @@ export async function readSessionDraft(staff: StaffContext, episodeId: string): 
 }
 
 async function needEpisode(staff: StaffContext, id: string): Promise<void> {
-  const found = uuidShape.test(id) && (await findEpisode(pool(), staff.clinicId, id));
+  const found = isUuid(id) && (await findEpisode(pool(), staff.clinicId, id));
   if (!found) throw notFound();
 }
 

@@ -1,10 +1,13 @@
-import type { SchoolBody, Written } from "~/core/interchange/contract";
+import type { SchoolBody, Written } from "~/contract/episode";
 import type { StaffContext } from "~/server/auth/staff-context";
-import { insertSchool } from "./fact-writer";
+import { schools } from "~/server/facts/schools";
+import { appendFact } from "~/server/facts/sql";
 import { writeFact } from "./write-episode";
 
 /** Sets the pain school of an episode, with the reason. */
 export function setSchool(staff: StaffContext, episodeId: string, body: SchoolBody): Promise<Written> {
-  const fact = { table: "school_settings", id: body.id, action: "set-school" } as const;
-  return writeFact(staff, episodeId, fact, ({ db, writing }) => insertSchool(db, writing, body));
+  const fact = { of: "schools", body, action: "set-school" } as const;
+  return writeFact(staff, episodeId, fact, ({ db, writing }) =>
+    appendFact(db, writing, schools, { ...body, at: writing.at }),
+  );
 }

@@ -1,10 +1,13 @@
 import { v7 as uuid } from "uuid";
-import type { DecisionBody, StairItem, StairView, Written } from "~/core/interchange/contract";
+import type { DecisionBody } from "~/contract/daily";
+import type { StairItem, StairView, Written } from "~/contract/episode";
 import type { SignedChange } from "~/core/decision/decide-input";
 import type { Change } from "~/core/progression/change";
 import type { StaffContext } from "~/server/auth/staff-context";
 import { ApiProblem, refused } from "~/server/http/problem";
-import { insertDecision, insertPrescription } from "./fact-writer";
+import { decisions } from "~/server/facts/decisions";
+import { prescriptions } from "~/server/facts/prescriptions";
+import { appendFact } from "~/server/facts/sql";
 import { stairView } from "./stair-view";
 import { writeFact } from "./write-episode";
 
@@ -21,7 +24,7 @@ export async function signDecision(
   episodeId: string,
   body: DecisionBody,
 ): Promise<Written> {
-  const fact = { table: "decisions", id: body.id, action: `sign-${body.action}` } as const;
+  const fact = { of: "decisions", body, action: `sign-${body.action}` } as const;
   return writeFact(staff, episodeId, fact, async ({ db, writing, loaded }) => {
     const view = stairView(staff, loaded);
     const item = view.items.find((candidate) => candidate.itemId === body.itemId);
@@ -29,21 +32,24 @@ export async function signDecision(
     if (body.expectedVersion !== loaded.head.version) throw stale(view, item);
     const applied = appliedChange(body, item);
     const signedChange = describeChange(body, item, applied, writing.at);
-    await insertDecision(db, writing, {
+    await appendFact(db, writing, decisions, {
       id: body.id,
       itemId: body.itemId,
+      at: writing.at,
       action: body.action,
       reason: body.reason?.trim() ?? null,
       school: view.school,
+      engineVersion: item.proposal.engineVersion,
       proposal: item.proposal,
       applied,
       signedChange,
       episodeVersion: loaded.head.version,
     });
     if (applied && "prescription" in applied) {
-      await insertPrescription(db, writing, {
+      await appendFact(db, writing, prescriptions, {
         id: uuid(),
         itemId: body.itemId,
+        from: writing.at,
         decisionId: body.id,
         prescription: applied.prescription,
       });

@@ -1,11 +1,14 @@
-import type { Written } from "~/core/interchange/contract";
-import type { DocumentBody } from "~/core/interchange/daily-contract";
+import type { Written } from "~/contract/episode";
+import type { DocumentBody } from "~/contract/record";
 import type { StaffContext } from "~/server/auth/staff-context";
-import { insertDocument } from "./daily-writer";
+import { documents } from "~/server/facts/documents";
+import { appendFact } from "~/server/facts/sql";
 import { writeFact } from "./write-episode";
 
 /** Signs a visit note or a letter as it was edited; the text proposed from the record is kept beside it. */
 export function signDocument(staff: StaffContext, episodeId: string, body: DocumentBody): Promise<Written> {
-  const fact = { table: "documents", id: body.id, action: `sign-${body.kind}` } as const;
-  return writeFact(staff, episodeId, fact, ({ db, writing }) => insertDocument(db, writing, body));
+  const fact = { of: "documents", body, action: `sign-${body.kind}` } as const;
+  return writeFact(staff, episodeId, fact, ({ db, writing }) =>
+    appendFact(db, writing, documents, { ...body, at: writing.at }),
+  );
 }

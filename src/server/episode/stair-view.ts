@@ -1,5 +1,5 @@
 import { measuredHeight } from "~/core/case/measured-height";
-import type { StairItem, StairView } from "~/core/interchange/contract";
+import type { StairItem, StairView } from "~/contract/episode";
 import { reportDays } from "~/core/caseload/caseload-state";
 import { limitsOf, schoolInForce } from "~/core/case/in-force";
 import { reviewCase, type CaseReview } from "~/core/review/review-case";
@@ -11,20 +11,20 @@ import { laneProgress } from "~/core/progression/lane-progress";
 import type { Restriction } from "~/core/progression/restriction";
 import type { PainSchoolCode } from "~/core/response/pain-school";
 import { daysBetween, localDay } from "~/core/schedule/local-day";
-import { signingRoles, type StaffContext } from "~/server/auth/staff-context";
-import type { LoadedCase } from "./case-loader";
-import { reviewOf } from "./review-of";
+import { signingRoles } from "~/contract/roles";
+import type { StaffContext } from "~/server/auth/staff-context";
+import type { LoadedCase } from "./make-case";
 import { openSignals } from "./stop-signals";
 
 /** Builds what the stair of a patient shows, judged by the school in force or by one that is only previewed. */
 export function stairView(staff: StaffContext, loaded: LoadedCase, preview?: PainSchoolCode): StairView {
   const { head, file } = loaded;
-  const review = preview === undefined ? reviewOf(file) : reviewCase(file, preview);
+  const review = preview === undefined ? loaded.review() : reviewCase(file, preview);
   const stage = stageOf(file.pathway, review.stage);
   const today = localDay(file.asOf, file.zone);
   const { bornOn, ...person } = head.person;
   const limits = limitsOf(file, stage);
-  const days = reportDays(file);
+  const days = reportDays(file, loaded.days());
   return {
     episodeId: head.id,
     version: head.version,
@@ -66,7 +66,7 @@ export function stairView(staff: StaffContext, loaded: LoadedCase, preview?: Pai
     changeBudget: review.changeBudget,
     signals: openSignals(loaded),
     calls: staff.calls,
-    maySign: (signingRoles as readonly string[]).includes(staff.role),
+    maySign: signingRoles.includes(staff.role),
   };
 }
 

@@ -1,17 +1,20 @@
-import type { Written } from "~/core/interchange/contract";
-import type { OpenSignal, SignalBody, SignalClearanceBody } from "~/core/interchange/daily-contract";
+import type { Written } from "~/contract/episode";
+import type { OpenSignal } from "~/contract/episode";
+import type { SignalBody, SignalClearanceBody } from "~/contract/daily";
 import { stopSignal } from "~/core/intake/stop-signal";
 import type { StaffContext } from "~/server/auth/staff-context";
 import { refused } from "~/server/http/problem";
-import type { LoadedCase } from "./case-loader";
-import { insertSignal, insertSignalClearance } from "./daily-writer";
+import { signalsOf, type LoadedCase } from "./make-case";
+import { signalClearances } from "~/server/facts/signal-clearances";
+import { signals } from "~/server/facts/signals";
+import { appendFact } from "~/server/facts/sql";
 import { writeFact } from "./write-episode";
 
 const namesAnExercise: readonly string[] = ["item", "lane"];
 
 /** Raises a stop signal; anybody of the clinic may. What it suspends follows from its code. */
 export function raiseSignal(staff: StaffContext, episodeId: string, body: SignalBody): Promise<Written> {
-  const fact = { table: "stop_signals", id: body.id, action: "raise-signal" } as const;
+  const fact = { of: "signals", body, action: "raise-signal" } as const;
   return writeFact(staff, episodeId, fact, async ({ db, writing, loaded: { file } }) => {
     const inPlan = file.items.some((item) => item.id === body.itemId && item.endedAt === undefined);
     const path = "/itemId";
@@ -21,7 +24,10 @@ export function raiseSignal(staff: StaffContext, episodeId: string, body: Signal
     if (namesAnExercise.includes(stopSignal(body.code).suspends) && body.itemId === undefined) {
       throw refused([{ path, problem: "is needed: say in which exercise it was" }]);
     }
-    await insertSignal(db, writing, body);
+    const { note: written, ...signal } = body;
+    const note = written?.trim();
+    const { at } = writing;
+    await appendFact(db, writing, signals, { ...signal, ...(note ? { note } : {}), occurredAt: at, at });
   });
 }
 
@@ -31,22 +37,23 @@ export function clearSignal(
   episodeId: string,
   body: SignalClearanceBody,
 ): Promise<Written> {
-  const fact = { table: "signal_clearances", id: body.id, action: "clear-signal" } as const;
+  const fact = { of: "signalClearances", body, action: "clear-signal" } as const;
   return writeFact(staff, episodeId, fact, async ({ db, writing, loaded }) => {
     if (!openSignals(loaded).some((signal) => signal.id === body.signalId)) {
       throw refused([{ path: "/signalId", problem: "is not an open stop signal of this patient" }]);
     }
-    await insertSignalClearance(db, writing, body);
+    const { at } = writing;
+    await appendFact(db, writing, signalClearances, { ...body, reason: body.reason.trim(), at });
   });
 }
 
 /** Stop signals that nobody has cleared, the latest first. */
-export function openSignals({ file, writers }: LoadedCase): OpenSignal[] {
+export function openSignals({ file, parts }: Pick<LoadedCase, "file" | "parts">): OpenSignal[] {
   const exerciseOf = (itemId: string | undefined) => {
     const item = file.items.find((candidate) => candidate.id === itemId);
     return file.exercises.find((exercise) => exercise.id === item?.exerciseId)?.name ?? null;
   };
-  return writers.signals
+  return signalsOf(parts)
     .filter((signal) => signal.cleared === undefined)
     .map(({ id, code, at, by, itemId, note }) => ({
       id,

@@ -1,16 +1,21 @@
-import type { Written } from "~/core/interchange/contract";
+import type { Written } from "~/contract/episode";
 import { writeAudit } from "~/server/audit/audit-repository";
 import type { StaffContext } from "~/server/auth/staff-context";
+import { projectQuietly } from "~/server/caseload/project-caseload";
 import { now } from "~/server/clock";
-import { projectLoaded } from "~/server/caseload/project-caseload";
-import { pool, type Connection } from "~/server/db/connection";
+import type { Connection } from "~/server/db/connection";
 import { inTransaction } from "~/server/db/transaction";
+import { facts, type FactName } from "~/server/facts/all";
+import { episodeOfFact, type Writing } from "~/server/facts/sql";
 import { ApiProblem, notFound } from "~/server/http/problem";
-import { loadCases, rereadAfter, type LoadedCase } from "./case-loader";
+import { loadCases, reloadAfter } from "./case-loader";
 import { bumpVersion, lockEpisode } from "./episode-repository";
-import { episodeOfFact, type FactTable, type Writing } from "./fact-writer";
+import { isKnownTwin, type Sent } from "./known-twin";
+import type { LoadedCase } from "./make-case";
 import { loadEpisode } from "./read-episode";
+import { keepReceipt } from "./receipt-repository";
 import { stairView } from "./stair-view";
+import { unreadable } from "./unreadable";
 
 /** What a write may use while it holds the episode. */
 export interface WriteScope {
@@ -19,56 +24,91 @@ export interface WriteScope {
   readonly loaded: LoadedCase;
 }
 
+/** A fact to be written: its kind, the id its sender made, the body as sent, and what the audit log calls it. */
+export interface Fact {
+  readonly of: FactName;
+  readonly action: string;
+  readonly body: { readonly id: string };
+}
+
 /** Writes one fact into an episode and answers with the stair as it stands then. */
 export async function writeFact(
   staff: StaffContext,
   episodeId: string,
   fact: Fact,
-  write: (scope: WriteScope) => Promise<void>,
+  append: (scope: WriteScope) => Promise<void>,
 ): Promise<Written> {
-  const repeated = await writeInto(staff, episodeId, fact, write);
-  const loaded = await loadEpisode(staff, episodeId);
-  await projectLoaded(pool(), staff.clinicId, [loaded]);
-  return { id: fact.id, repeated, stair: stairView(staff, loaded) };
-}
-
-/** A fact to be written: where it goes, the id its sender made, and what the audit log calls it. */
-export interface Fact {
-  readonly table: FactTable;
-  readonly id: string;
-  readonly action: string;
+  const { repeated, seen } = await writeInto(staff, episodeId, fact, append, (loaded) =>
+    stairView(staff, loaded),
+  );
+  return { id: fact.body.id, repeated, stair: seen };
 }
 
 /**
- * Writes one fact into an episode: locks its head, answers a repeated id with what the first call wrote, otherwise
- * runs `write`, raises the version and notes it in the audit log. All or nothing.
+ * Writes one fact into an episode: locks its head, answers a repeated id with what stands, otherwise appends, raises the
+ * version, and notes it in the audit log. What the answer shows is made before anything is committed: what could not
+ * be shown afterwards is not written. All or nothing.
  *
- * @returns true when this id had been written before
+ * @param view what the answer shows of the episode as it stands then
+ * @throws ApiProblem 409 when the id was used for something else, or for the same with other content
  */
-export async function writeInto(
+export async function writeInto<A>(
   staff: StaffContext,
   episodeId: string,
-  fact: Fact,
-  write: (scope: WriteScope) => Promise<void>,
-): Promise<boolean> {
+  { of, action, body }: Fact,
+  append: (scope: WriteScope) => Promise<void>,
+  view: (loaded: LoadedCase) => A,
+): Promise<{ repeated: boolean; seen: A }> {
   const at = now();
-  const { repeated, keep } = await inTransaction(async (db) => {
-    const head = await lockEpisode(db, staff.clinicId, episodeId).catch((error) => {
-      if (String(error).includes("Incorrect uuid value")) throw notFound();
-      throw error;
-    });
+  const sent: Sent = { id: body.id.toLowerCase(), kind: of, episodeId, body };
+  const written = await inTransaction(async (db) => {
+    const head = await lockEpisode(db, staff.clinicId, episodeId);
     if (!head) throw notFound();
-    const owner = await episodeOfFact(db, fact.table, staff.clinicId, fact.id);
-    if (owner === episodeId) return { repeated: true, keep: null };
-    if (owner !== null) throw new ApiProblem(409, "id-in-use", "This id belongs to another record.");
+    if (await isWritten(db, staff, sent, of)) return null;
     const [loaded] = await loadCases(db, staff.clinicId, staff.zone, [head], at);
     if (!loaded) throw notFound();
     const writing: Writing = { clinicId: staff.clinicId, staffId: staff.staffId, episodeId, at };
-    await write({ db, writing, loaded });
+    await append({ db, writing, loaded });
+    await keepReceipt(db, staff, sent, at);
     await bumpVersion(db, staff.clinicId, episodeId);
-    await writeAudit(db, staff, { action: fact.action, kind: fact.table, id: fact.id }, at);
-    return { repeated: false, keep: await rereadAfter(db, staff.clinicId, head, fact.table) };
+    await writeAudit(db, staff, { action, kind: facts[of].table, id: body.id }, at);
+    const { after, keep } = await reloadAfter(db, staff.clinicId, loaded, of);
+    return { keep, after, seen: shown(view, after, loaded) };
   });
-  keep?.();
-  return repeated;
+  if (!written) return { repeated: true, seen: view(await loadEpisode(staff, episodeId)) };
+  written.keep();
+  await projectQuietly(staff.clinicId, [written.after]);
+  if (!written.seen) throw unreadable("It was saved.");
+  return { repeated: false, seen: written.seen.value };
+}
+
+/** Whether this has been written before; what was written before there were receipts counts by its id alone. */
+async function isWritten(db: Connection, staff: StaffContext, sent: Sent, of: FactName): Promise<boolean> {
+  if (await isKnownTwin(db, staff.clinicId, sent)) return true;
+  const owner = await episodeOfFact(db, facts[of], staff.clinicId, sent.id);
+  if (owner !== null && owner !== sent.episodeId)
+    throw new ApiProblem(409, "id-in-use", "This id belongs to another record.");
+  return owner !== null;
+}
+
+/**
+ * What the answer shows. When nothing can be shown: a record that could be read before is left as it was; one that could
+ * not be read before either takes what came, so that nothing that happened to somebody is lost.
+ */
+function shown<A>(
+  view: (loaded: LoadedCase) => A,
+  after: LoadedCase,
+  before: LoadedCase,
+): { value: A } | null {
+  try {
+    return { value: view(after) };
+  } catch (error) {
+    if (error instanceof ApiProblem) throw error;
+    try {
+      view(before);
+    } catch {
+      return null;
+    }
+    throw unreadable("Nothing was saved: with this the record could not be judged any more.", error);
+  }
 }

@@ -1,9 +1,9 @@
-import type { GateView } from "~/core/interchange/measure-contract";
-import { reviewCase } from "~/core/review/review-case";
+import type { GateView } from "~/contract/gate";
 import { stageOf } from "~/core/pathway/pathway";
 import { daysBetween, localDay } from "~/core/schedule/local-day";
-import { signingRoles, type StaffContext } from "~/server/auth/staff-context";
-import type { LoadedCase } from "~/server/episode/case-loader";
+import { signingRoles } from "~/contract/roles";
+import type { StaffContext } from "~/server/auth/staff-context";
+import type { LoadedCase } from "~/server/episode/make-case";
 import { loadEpisode, noteRead } from "~/server/episode/read-episode";
 
 /** The gate a patient stands before, on one page. */
@@ -13,8 +13,9 @@ export async function readGate(staff: StaffContext, episodeId: string): Promise<
   return gateView(staff, loaded);
 }
 
-export function gateView(staff: StaffContext, { head, file, writers }: LoadedCase): GateView {
-  const review = reviewCase(file);
+export function gateView(staff: StaffContext, loaded: LoadedCase): GateView {
+  const { head, file, parts } = loaded;
+  const review = loaded.review();
   const stage = stageOf(file.pathway, review.stage);
   const today = localDay(file.asOf, file.zone);
   const { givenName, familyName, activity, bornOn } = head.person;
@@ -39,7 +40,7 @@ export function gateView(staff: StaffContext, { head, file, writers }: LoadedCas
     gate: review.gate,
     sources: Object.fromEntries((stage.gate?.criteria ?? []).map((c) => [c.id, c.source])),
     measureNames: Object.fromEntries(file.measures.map((measure) => [measure.code, measure.name])),
-    moves: writers.stageMoves
+    moves: parts.stageMoves
       .map((move) => ({
         at: move.at,
         by: move.by,
@@ -49,6 +50,6 @@ export function gateView(staff: StaffContext, { head, file, writers }: LoadedCas
         unmet: (move.gate?.criteria ?? []).filter((c) => c.required && !c.passes).map((c) => c.name),
       }))
       .reverse(),
-    maySign: (signingRoles as readonly string[]).includes(staff.role),
+    maySign: signingRoles.includes(staff.role),
   };
 }

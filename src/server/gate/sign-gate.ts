@@ -1,10 +1,11 @@
-import type { GateBody, GateView, GateWritten, PassingBody } from "~/core/interchange/measure-contract";
+import type { GateBody, GateView, GateWritten, PassingBody } from "~/contract/gate";
 import type { FieldProblem } from "~/core/schema/field-problem";
 import type { StaffContext } from "~/server/auth/staff-context";
-import { insertPassing, insertStageMove } from "~/server/episode/fact-writer";
-import { loadEpisode } from "~/server/episode/read-episode";
 import { writeInto, type Fact, type WriteScope } from "~/server/episode/write-episode";
 import { ApiProblem, refused } from "~/server/http/problem";
+import { passings } from "~/server/facts/passings";
+import { appendFact } from "~/server/facts/sql";
+import { stageMoves } from "~/server/facts/stage-moves";
 import { gateView } from "./read-gate";
 
 /**
@@ -12,7 +13,7 @@ import { gateView } from "./read-gate";
  * stage with a reason. The gate is evaluated again while the episode is locked and stored with the move.
  */
 export function signGate(staff: StaffContext, episodeId: string, body: GateBody): Promise<GateWritten> {
-  const fact: Fact = { table: "stage_moves", id: body.id, action: `gate-${body.action}` };
+  const fact: Fact = { of: "stageMoves", body, action: `gate-${body.action}` };
   return writeGate(staff, episodeId, fact, async ({ db, writing, loaded }) => {
     const view = gateView(staff, loaded);
     if (body.expectedVersion !== view.version) {
@@ -22,8 +23,9 @@ export function signGate(staff: StaffContext, episodeId: string, body: GateBody)
     }
     const problems = moveProblems(body, view);
     if (problems.length > 0) throw refused(problems);
-    await insertStageMove(db, writing, {
+    await appendFact(db, writing, stageMoves, {
       id: body.id,
+      at: writing.at,
       stage: body.stage,
       reason: body.reason?.trim() ?? "Every required criterion met",
       kind: body.action,
@@ -34,8 +36,10 @@ export function signGate(staff: StaffContext, episodeId: string, body: GateBody)
 
 /** Sets how this patient's gates are passed, with the reason. */
 export function setPassing(staff: StaffContext, episodeId: string, body: PassingBody): Promise<GateWritten> {
-  const fact: Fact = { table: "passing_settings", id: body.id, action: "set-passing" };
-  return writeGate(staff, episodeId, fact, ({ db, writing }) => insertPassing(db, writing, body));
+  const fact: Fact = { of: "passings", body, action: "set-passing" };
+  return writeGate(staff, episodeId, fact, ({ db, writing }) =>
+    appendFact(db, writing, passings, { ...body, reason: body.reason.trim(), at: writing.at }),
+  );
 }
 
 async function writeGate(
@@ -44,8 +48,10 @@ async function writeGate(
   fact: Fact,
   write: (scope: WriteScope) => Promise<void>,
 ): Promise<GateWritten> {
-  const repeated = await writeInto(staff, episodeId, fact, write);
-  return { id: fact.id, repeated, gate: gateView(staff, await loadEpisode(staff, episodeId)) };
+  const { repeated, seen } = await writeInto(staff, episodeId, fact, write, (loaded) =>
+    gateView(staff, loaded),
+  );
+  return { id: fact.body.id, repeated, gate: seen };
 }
 
 function moveProblems(

@@ -1,4 +1,5 @@
 import { afterEach, describe, expect, it, vi } from "vitest";
+import { usualLimit } from "~/contract/endpoint";
 import { originAllowed } from "./origin";
 import type { ApiProblem } from "./problem";
 import { readJson } from "./read-body";
@@ -38,8 +39,8 @@ describe("the body of a request", () => {
       headers: { "content-type": type },
       duplex: "half",
     } as RequestInit);
-  const problem = (request: Request, limit?: number) =>
-    readJson(request, limit).then(
+  const problem = (request: Request, bytes = usualLimit.bytes, depth = usualLimit.depth) =>
+    readJson(request, { bytes, depth }).then(
       () => null,
       (error: ApiProblem) => [error.status, error.type],
     );
@@ -58,8 +59,8 @@ describe("the body of a request", () => {
   };
 
   it("is JSON in UTF-8, with or without its charset", async () => {
-    expect(await readJson(posted('{"a":[1,"ü"]}'))).toEqual({ a: [1, "ü"] });
-    expect(await readJson(posted("[]", "application/json; charset=utf-8"))).toEqual([]);
+    expect(await readJson(posted('{"a":[1,"ü"]}'), usualLimit)).toEqual({ a: [1, "ü"] });
+    expect(await readJson(posted("[]", "application/json; charset=utf-8"), usualLimit)).toEqual([]);
   });
 
   it("of another type, broken, or in another encoding is refused by kind", async () => {
@@ -72,8 +73,21 @@ describe("the body of a request", () => {
 
   it("is counted while it comes: exactly the limit passes, one byte more does not", async () => {
     const text = JSON.stringify("x".repeat(98));
-    expect(await readJson(posted(text), 100)).toHaveLength(98);
+    expect(await readJson(posted(text), { bytes: 100, depth: 1 })).toHaveLength(98);
     expect(await problem(posted(`${text} `), 100)).toEqual([413, "too-large"]);
+  });
+
+  it("with half a letter in a text or a key is refused: the database could not keep it", async () => {
+    expect(await problem(posted('{"note":"\\ud800"}'))).toEqual([400, "malformed-json"]);
+    expect(await problem(posted('{"\\udc00":1}'))).toEqual([400, "malformed-json"]);
+    expect(await readJson(posted('{"note":"\\ud83d\\ude00"}'), usualLimit)).toEqual({ note: "😀" });
+  });
+
+  it("may be as deep as its endpoint says, no deeper", async () => {
+    const nested = (depth: number) => posted(`${"[".repeat(depth)}1${"]".repeat(depth)}`);
+    expect(await problem(nested(4), 100, 4)).toBeNull();
+    expect(await problem(nested(5), 100, 4)).toEqual([400, "malformed-json"]);
+    expect(await problem(nested(100_000))).toEqual([400, "malformed-json"]);
   });
 
   it("that never ends is cut off, long before it is all read", async () => {

@@ -1,7 +1,8 @@
 import { Type } from "@sinclair/typebox";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { SessionBody, SignInBody } from "~/core/interchange/contract";
+import { SessionBody } from "~/contract/daily";
+import { SignInBody } from "~/contract/clinic";
 import { DecideInput } from "~/core/decision/decide-input";
 import { decideExample } from "~/core/calculation/examples";
 import { check } from "~/core/schema/check";

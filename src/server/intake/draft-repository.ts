@@ -1,5 +1,5 @@
 import type { RowDataPacket } from "mysql2";
-import type { DraftBody, DraftList } from "~/core/interchange/intake-contract";
+import type { DraftBody, DraftList } from "~/contract/intake";
 import type { StaffContext } from "~/server/auth/staff-context";
 import { fromDatabaseJson, fromDatabaseTime, toDatabaseTime, type Queryable } from "~/server/db/connection";
 

@@ -6,10 +6,17 @@ import { mostUrgent } from "~/core/intake/stop-signal";
 import type { Pathway } from "~/core/pathway/pathway";
 import { localDay } from "~/core/schedule/local-day";
 import type { StaffContext } from "~/server/auth/staff-context";
+import { now } from "~/server/clock";
 import { clinicCatalogue, type ClinicCatalogue } from "~/server/catalogue/clinic-catalogue";
 import type { Queryable } from "~/server/db/connection";
 import { pool } from "~/server/db/connection";
 import { ApiProblem, refused } from "~/server/http/problem";
+
+/** Proposes stage and plan for an intake; nothing is stored. */
+export async function proposePlacing(staff: StaffContext, intake: Intake): Promise<Placing> {
+  const { placing } = await checkIntake(staff, intake, now());
+  return placing;
+}
 
 /** A sound intake with what a placing needs. */
 export interface CheckedIntake {

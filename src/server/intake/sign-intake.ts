@@ -1,7 +1,7 @@
 import { v7 as uuid } from "uuid";
 import { measuresOf } from "~/catalogue/pathways/measures-of";
 import { personalLimits, type Intake } from "~/core/intake/intake";
-import type { IntakeBody, IntakeWritten } from "~/core/interchange/intake-contract";
+import type { IntakeBody, IntakeWritten } from "~/contract/intake";
 import type { FieldProblem } from "~/core/schema/field-problem";
 import { datedLimits } from "~/core/pathway/dated-limits";
 import { stageOf, type Pathway } from "~/core/pathway/pathway";
@@ -10,11 +10,19 @@ import { obstacle, type Restriction } from "~/core/progression/restriction";
 import { writeAudit } from "~/server/audit/audit-repository";
 import type { StaffContext } from "~/server/auth/staff-context";
 import { now } from "~/server/clock";
-import { pool, toDatabaseTime, type Connection } from "~/server/db/connection";
+import { pool, type Connection } from "~/server/db/connection";
 import { inTransaction, isDuplicate } from "~/server/db/transaction";
 import { attachDefinitions, storeDefinition } from "~/server/episode/definition-repository";
 import { findEpisode, insertEpisode, insertPerson } from "~/server/episode/episode-repository";
-import * as write from "~/server/episode/fact-writer";
+import { isKnownTwin, type Sent } from "~/server/episode/known-twin";
+import { keepReceipt } from "~/server/episode/receipt-repository";
+import { circumstances } from "~/server/facts/circumstances";
+import { intakes } from "~/server/facts/intakes";
+import { items as itemFacts } from "~/server/facts/items";
+import { prescriptions } from "~/server/facts/prescriptions";
+import { schools } from "~/server/facts/schools";
+import { appendFact, type Writing } from "~/server/facts/sql";
+import { stageMoves } from "~/server/facts/stage-moves";
 import { refused } from "~/server/http/problem";
 import { dropDraft } from "./draft-repository";
 import { checkIntake, type CheckedIntake } from "./propose-placing";
@@ -34,20 +42,23 @@ export async function signIntake(staff: StaffContext, body: IntakeBody): Promise
   try {
     return await writeIntake(staff, body);
   } catch (error) {
-    // A twin of this call was faster: the episode is there, and was written whole.
+    // A twin of this call was faster: the episode is there, and was written whole. What it said is compared once more.
     if (isDuplicate(error) && (await findEpisode(pool(), staff.clinicId, body.id)))
-      return { id: body.id, repeated: true };
+      return writeIntake(staff, body);
     throw error;
   }
 }
 
 function writeIntake(staff: StaffContext, body: IntakeBody): Promise<IntakeWritten> {
   const at = now();
+  const sent: Sent = { id: body.id, kind: "intakes", episodeId: body.id, body };
   return inTransaction(async (db) => {
-    if (await findEpisode(db, staff.clinicId, body.id)) return { id: body.id, repeated: true };
+    const twin = await isKnownTwin(db, staff.clinicId, sent);
+    if (twin || (await findEpisode(db, staff.clinicId, body.id))) return { id: body.id, repeated: true };
     const checked = await checkIntake(staff, body.intake, at, db);
     const items = chosenItems(body, checked);
     await store(db, staff, body, checked, items, at);
+    await keepReceipt(db, staff, sent, at);
     await dropDraft(db, staff.clinicId, body.id);
     await writeAudit(db, staff, { action: "sign-intake", kind: "episode", id: body.id }, at);
     return { id: body.id, repeated: false };
@@ -121,39 +132,32 @@ async function store(
     startedAt: at,
   });
   await attachDefinitions(db, clinicId, episodeId, hashes);
-  const w: write.Writing = { clinicId, staffId, episodeId, at };
+  const w: Writing = { clinicId, staffId, episodeId, at };
   const reason = body.reason?.trim() ?? placing.reasons.map((r) => r.code).join(", ");
-  await write.insertStageMove(db, w, {
+  await appendFact(db, w, stageMoves, {
     id: uuid(),
+    at,
     stage: body.stage,
     reason: `Placed at intake: ${reason}`,
+    kind: "place",
   });
   if (intake.school)
-    await write.insertSchool(db, w, { id: uuid(), school: intake.school, reason: "Set at intake" });
+    await appendFact(db, w, schools, { id: uuid(), at, school: intake.school, reason: "Set at intake" });
   const { limits, reachesFloor, daysPerWeek, minutesPerDay, kit, cannotPositions } = intake;
-  await write.insertCircumstances(db, w, {
+  await appendFact(db, w, circumstances, {
     id: uuid(),
+    at,
     circumstances: { limits, reachesFloor, daysPerWeek, minutesPerDay, kit, cannotPositions },
     reason: "As taken at intake",
   });
   for (const [position, { id, exercise, variant, sets }] of items.entries()) {
     const first = firstPrescription(variant);
     const prescription = sets === undefined ? first : { ...first, dose: { ...first.dose, sets } };
-    await write.insertItem(db, w, { id, exerciseId: exercise.id, lane: exercise.lane, position });
-    await write.insertPrescription(db, w, { id: uuid(), itemId: id, decisionId: null, prescription });
+    const { id: exerciseId, lane } = exercise;
+    await appendFact(db, w, itemFacts, { id, exerciseId, lane, position, createdAt: at });
+    await appendFact(db, w, prescriptions, { id: uuid(), itemId: id, from: at, prescription });
   }
-  await db.execute(
-    "INSERT INTO intakes (clinic_id, id, episode_id, body, placing, taken_by, at) VALUES (?, ?, ?, ?, ?, ?, ?)",
-    [
-      clinicId,
-      uuid(),
-      episodeId,
-      JSON.stringify(intake),
-      JSON.stringify(placing),
-      staffId,
-      toDatabaseTime(at),
-    ],
-  );
+  await appendFact(db, w, intakes, { id: uuid(), at, intake, placing });
 }
 
 /** Who the episode is for: the person of the episode it stands beside, or a new one. */

@@ -1,13 +1,13 @@
 import { startingMeasures } from "~/catalogue/measures/all";
 import type { Gate } from "~/core/gate/gate";
-import type { MeasuresView } from "~/core/interchange/measure-contract";
-import { reviewCase } from "~/core/review/review-case";
+import type { MeasuresView } from "~/contract/measures";
 import type { Measure } from "~/core/measure/measure";
 import { measureStatus } from "~/core/measure/measure-status";
 import { stageOf } from "~/core/pathway/pathway";
 import { localDay } from "~/core/schedule/local-day";
-import { mayRecord, type StaffContext } from "~/server/auth/staff-context";
-import type { LoadedCase } from "~/server/episode/case-loader";
+import { recordingRoles } from "~/contract/roles";
+import type { StaffContext } from "~/server/auth/staff-context";
+import type { LoadedCase } from "~/server/episode/make-case";
 import { loadEpisode, noteRead } from "~/server/episode/read-episode";
 
 /** The measures of a patient: all that can be taken, and where those taken stand. */
@@ -17,8 +17,9 @@ export async function readMeasures(staff: StaffContext, episodeId: string): Prom
   return measuresView(staff, loaded);
 }
 
-export function measuresView(staff: StaffContext, { head, file }: LoadedCase): MeasuresView {
-  const review = reviewCase(file);
+export function measuresView(staff: StaffContext, loaded: LoadedCase): MeasuresView {
+  const { head, file } = loaded;
+  const review = loaded.review();
   const stage = stageOf(file.pathway, review.stage);
   const measures = measuresFor(file.measures);
   const taken = new Set(file.results.map((result) => result.measure));
@@ -37,7 +38,7 @@ export function measuresView(staff: StaffContext, { head, file }: LoadedCase): M
       .map((measure) => measureStatus(measure, file.results, involvedSide, surgeryOn)),
     battery: review.gate?.measureNext ?? [],
     gateMeasures: gateMeasures(stage.gate),
-    mayRecord: (mayRecord as readonly string[]).includes(staff.role),
+    mayRecord: recordingRoles.includes(staff.role),
   };
 }
 

@@ -1,12 +1,10 @@
-import type { TrendPoint, TrendView } from "~/core/interchange/measure-contract";
+import type { TrendPoint, TrendView } from "~/contract/measures";
 import { firstUninvolved } from "~/core/measure/early-reference";
 import { standingResults, type Measure, type MeasureResult } from "~/core/measure/measure";
 import { z95 } from "~/core/measure/minimal-detectable-change";
 import { summariseDay } from "~/core/measure/side-value";
 import { valueError } from "~/core/measure/value-error";
 import { stageOf } from "~/core/pathway/pathway";
-import { caseDays } from "~/core/case/case-days";
-import { reviewCase } from "~/core/review/review-case";
 import { localDay } from "~/core/schedule/local-day";
 import type { StaffContext } from "~/server/auth/staff-context";
 import { loadEpisode, noteRead } from "~/server/episode/read-episode";
@@ -15,7 +13,8 @@ import { measuresFor } from "./read-measures";
 
 /** One measure of a patient over time, with error, thresholds, early reference, stages and sessions. */
 export async function readTrend(staff: StaffContext, episodeId: string, code: string): Promise<TrendView> {
-  const { head, file } = await loadEpisode(staff, episodeId);
+  const loaded = await loadEpisode(staff, episodeId);
+  const { head, file } = loaded;
   const measure = measuresFor(file.measures).find((candidate) => candidate.code === code);
   if (!measure) throw refused([{ path: "measure", problem: "is not a measure of this clinic" }]);
   await noteRead(staff, episodeId, "read-trend");
@@ -23,7 +22,7 @@ export async function readTrend(staff: StaffContext, episodeId: string, code: st
     (r) => r.measure === code && r.occasion === "since-injury",
   );
   const first = firstUninvolved(measure, file.episode.involvedSide, own, file.episode.surgeryOn);
-  const stage = stageOf(file.pathway, reviewCase(file).stage);
+  const stage = stageOf(file.pathway, loaded.review().stage);
   return {
     episodeId: head.id,
     measure,
@@ -40,7 +39,7 @@ export async function readTrend(staff: StaffContext, episodeId: string, code: st
       name: file.pathway.stages.find((s) => s.code === move.stage)?.name ?? move.stage,
       on: localDay(move.at, file.zone),
     })),
-    sessions: caseDays(file).map((day) => day.date),
+    sessions: loaded.days().map((day) => day.date),
   };
 }
 

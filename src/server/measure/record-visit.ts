@@ -1,14 +1,15 @@
-import type { VisitBody, VisitWritten } from "~/core/interchange/measure-contract";
+import type { VisitBody, VisitWritten } from "~/contract/measures";
 import type { FieldProblem } from "~/core/schema/field-problem";
-import type { Measure, MeasureResult } from "~/core/measure/measure";
+import type { Measure } from "~/core/measure/measure";
 import { checkValue, type EntryFault } from "~/core/measure/parse-entry";
 import { summariseTrials } from "~/core/measure/side-value";
 import { localDay } from "~/core/schedule/local-day";
 import type { StaffContext } from "~/server/auth/staff-context";
 import { attachDefinitions, storeDefinition } from "~/server/episode/definition-repository";
-import { insertResult, insertVisit } from "~/server/episode/fact-writer";
-import { loadEpisode } from "~/server/episode/read-episode";
 import { writeInto, type Fact, type WriteScope } from "~/server/episode/write-episode";
+import { results as resultFacts } from "~/server/facts/results";
+import { appendFact, appendFacts } from "~/server/facts/sql";
+import { visits } from "~/server/facts/visits";
 import { refused } from "~/server/http/problem";
 import { measuresFor, measuresView } from "./read-measures";
 
@@ -18,43 +19,57 @@ export async function recordVisit(
   episodeId: string,
   body: VisitBody,
 ): Promise<VisitWritten> {
-  const fact: Fact = { table: "measure_visits", id: body.id, action: "record-measures" };
-  const repeated = await writeInto(staff, episodeId, fact, async (scope) => {
+  const fact: Fact = { of: "visits", body, action: "record-measures" };
+  const append = async (scope: WriteScope) => {
     const { db, writing, loaded } = scope;
     const measures = new Map(measuresFor(loaded.file.measures).map((measure) => [measure.code, measure]));
     const problems = [...dateProblems(body, scope), ...resultProblems(body, measures, scope)];
     if (problems.length > 0) throw refused(problems);
-    const used = new Set(body.results.map((result) => result.measure));
-    const attached = new Set(loaded.file.measures.map((measure) => measure.code));
-    const hashes: string[] = [];
-    for (const code of used) {
-      const measure = measures.get(code);
-      if (!measure || attached.has(code)) continue;
-      hashes.push(
-        await storeDefinition(db, staff.clinicId, { kind: "measure", code, body: measure }, writing.at),
-      );
-    }
-    await attachDefinitions(db, staff.clinicId, episodeId, hashes);
-    await insertVisit(db, writing, body);
-    for (const { id, measure: code, side, trials, detail, supersedes, way, occasion } of body.results) {
-      const measure = measures.get(code);
-      if (!measure) continue;
-      const result: MeasureResult = {
-        id,
-        measure: code,
-        side,
-        trials,
-        value: summariseTrials(measure, trials),
-        takenOn: body.takenOn,
-        occasion: occasion ?? "since-injury",
-        ...(way === undefined ? {} : { position: way }),
-        ...(detail === undefined ? {} : { detail }),
-        ...(supersedes === undefined ? {} : { supersedes }),
-      };
-      await insertResult(db, writing, result, body.id);
-    }
-  });
-  return { id: body.id, repeated, measures: measuresView(staff, await loadEpisode(staff, episodeId)) };
+    await attachMeasures(scope, body, measures);
+    const { id: visitId, takenOn } = body;
+    await appendFact(db, writing, visits, { id: visitId, takenOn, recordedAt: writing.at });
+    const taken = body.results.flatMap(
+      ({ measure: code, trials, way, occasion, confirmed: _, ...result }) => {
+        const measure = measures.get(code);
+        if (!measure) return [];
+        return [
+          {
+            ...result,
+            measure: code,
+            trials,
+            value: summariseTrials(measure, trials),
+            takenOn,
+            occasion: occasion ?? ("since-injury" as const),
+            visitId,
+            recordedAt: writing.at,
+            ...(way === undefined ? {} : { position: way }),
+          },
+        ];
+      },
+    );
+    await appendFacts(db, writing, resultFacts, taken);
+  };
+  const { repeated, seen } = await writeInto(staff, episodeId, fact, append, (loaded) =>
+    measuresView(staff, loaded),
+  );
+  return { id: body.id, repeated, measures: seen };
+}
+
+/** Ties measures that the episode has not used before to it, in their present version. */
+async function attachMeasures(
+  { db, writing, loaded }: WriteScope,
+  { results }: VisitBody,
+  measures: ReadonlyMap<string, Measure>,
+): Promise<void> {
+  const attached = new Set(loaded.file.measures.map((measure) => measure.code));
+  const hashes: string[] = [];
+  for (const code of new Set(results.map((result) => result.measure))) {
+    const measure = measures.get(code);
+    if (!measure || attached.has(code)) continue;
+    const definition = { kind: "measure", code, body: measure } as const;
+    hashes.push(await storeDefinition(db, writing.clinicId, definition, writing.at));
+  }
+  await attachDefinitions(db, writing.clinicId, writing.episodeId, hashes);
 }
 
 function dateProblems({ takenOn, results }: VisitBody, { writing, loaded }: WriteScope): FieldProblem[] {

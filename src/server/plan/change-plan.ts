@@ -1,9 +1,8 @@
 import { v7 as uuid } from "uuid";
 import { doseProblems } from "~/core/dose/dose-problems";
 import { limitsOf } from "~/core/case/in-force";
-import { reviewCase } from "~/core/review/review-case";
 import { circumstanceProblems } from "~/core/intake/intake";
-import type { CircumstancesBody, EndingBody, ItemBody, PlanWritten } from "~/core/interchange/plan-contract";
+import type { CircumstancesBody, EndingBody, ItemBody, PlanWritten } from "~/contract/plan";
 import type { FieldProblem } from "~/core/schema/field-problem";
 import { stageOf } from "~/core/pathway/pathway";
 import { firstPrescription, type Exercise, type Variant } from "~/core/progression/exercise";
@@ -14,14 +13,12 @@ import { localDay } from "~/core/schedule/local-day";
 import type { StaffContext } from "~/server/auth/staff-context";
 import { clinicCatalogue } from "~/server/catalogue/clinic-catalogue";
 import { attachDefinitions, storeDefinition } from "~/server/episode/definition-repository";
-import {
-  insertCircumstances,
-  insertItem,
-  insertItemEnding,
-  insertPrescription,
-} from "~/server/episode/fact-writer";
-import { loadEpisode } from "~/server/episode/read-episode";
 import { writeInto, type Fact, type WriteScope } from "~/server/episode/write-episode";
+import { circumstances } from "~/server/facts/circumstances";
+import { endings } from "~/server/facts/endings";
+import { items } from "~/server/facts/items";
+import { prescriptions } from "~/server/facts/prescriptions";
+import { appendFact } from "~/server/facts/sql";
 import { refused } from "~/server/http/problem";
 import { planView } from "./read-plan";
 
@@ -30,7 +27,7 @@ import { planView } from "./read-plan";
  * taken in the version it began with. Limits of surgeon, stage and person are not lifted by a signature.
  */
 export function addItem(staff: StaffContext, episodeId: string, body: ItemBody): Promise<PlanWritten> {
-  const fact: Fact = { table: "plan_items", id: body.id, action: "add-item" };
+  const fact: Fact = { of: "items", body, action: "add-item" };
   return writePlan(staff, episodeId, fact, async (scope) => {
     const { db, writing, loaded } = scope;
     const { file } = loaded;
@@ -52,21 +49,23 @@ export function addItem(staff: StaffContext, episodeId: string, body: ItemBody):
       const hash = await storeDefinition(db, staff.clinicId, definition, writing.at);
       await attachDefinitions(db, staff.clinicId, episodeId, [hash]);
     }
+    const { id: exerciseId, lane } = exercise;
     const position = file.items.length;
-    await insertItem(db, writing, { id: body.id, exerciseId: exercise.id, lane: exercise.lane, position });
-    await insertPrescription(db, writing, { id: uuid(), itemId: body.id, decisionId: null, prescription });
+    const { at } = writing;
+    await appendFact(db, writing, items, { id: body.id, exerciseId, lane, position, createdAt: at });
+    await appendFact(db, writing, prescriptions, { id: uuid(), itemId: body.id, from: at, prescription });
   });
 }
 
 /** Takes an item out of the plan, with the reason; its record stays. */
 export function endItem(staff: StaffContext, episodeId: string, body: EndingBody): Promise<PlanWritten> {
-  const fact: Fact = { table: "item_endings", id: body.id, action: "end-item" };
+  const fact: Fact = { of: "endings", body, action: "end-item" };
   return writePlan(staff, episodeId, fact, async ({ db, writing, loaded }) => {
     const item = loaded.file.items.find((candidate) => candidate.id === body.itemId);
     if (!item || item.endedAt !== undefined) {
       throw refused([{ path: "/itemId", problem: "is not in this patient's plan" }]);
     }
-    await insertItemEnding(db, writing, { ...body, reason: body.reason.trim() });
+    await appendFact(db, writing, endings, { ...body, reason: body.reason.trim(), at: writing.at });
   });
 }
 
@@ -76,13 +75,17 @@ export function setCircumstances(
   episodeId: string,
   body: CircumstancesBody,
 ): Promise<PlanWritten> {
-  const fact: Fact = { table: "circumstances", id: body.id, action: "set-circumstances" };
+  const fact: Fact = { of: "circumstances", body, action: "set-circumstances" };
   return writePlan(staff, episodeId, fact, async ({ db, writing }) => {
     const problems = circumstanceProblems(body.circumstances);
     if (problems.length > 0) {
       throw refused(problems.map(({ path, problem }) => ({ path: `/circumstances${path}`, problem })));
     }
-    await insertCircumstances(db, writing, body);
+    await appendFact(db, writing, circumstances, {
+      ...body,
+      reason: body.reason.trim(),
+      at: writing.at,
+    });
   });
 }
 
@@ -92,8 +95,10 @@ async function writePlan(
   fact: Fact,
   write: (scope: WriteScope) => Promise<void>,
 ): Promise<PlanWritten> {
-  const repeated = await writeInto(staff, episodeId, fact, write);
-  return { id: fact.id, repeated, plan: planView(staff, await loadEpisode(staff, episodeId)) };
+  const { repeated, seen } = await writeInto(staff, episodeId, fact, write, (loaded) =>
+    planView(staff, loaded),
+  );
+  return { id: fact.body.id, repeated, plan: seen };
 }
 
 function prescribed(variant: Variant, { settings, dose }: ItemBody): Prescription {
@@ -111,14 +116,15 @@ function settingProblems(variant: Variant, { settings = {} }: ItemBody): FieldPr
 }
 
 function planProblems(
-  { loaded: { file } }: WriteScope,
+  { loaded }: WriteScope,
   exercise: Exercise,
   variant: Variant,
   prescription: Prescription,
 ): FieldProblem[] {
+  const { file } = loaded;
   const already = file.items.some((item) => item.exerciseId === exercise.id && item.endedAt === undefined);
   if (already) return [{ path: "/exerciseId", problem: "is in the plan already" }];
-  const stage = stageOf(file.pathway, reviewCase(file).stage);
+  const stage = stageOf(file.pathway, loaded.review().stage);
   const limits = limitsOf(file, stage);
   const stop = obstacle(prescription, variant, exercise, limits, localDay(file.asOf, file.zone));
   return stop ? [{ path: "/variantId", problem: `is blocked: ${stop.says}` }] : [];

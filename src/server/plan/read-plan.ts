@@ -2,11 +2,11 @@ import type { SignedChange } from "~/core/decision/decide-input";
 import { nextHarder } from "~/core/decision/rules/next-harder";
 import { doseMinutes } from "~/core/dose/dose-minutes";
 import { planMinutes } from "~/core/dose/plan-minutes";
-import type { NextStep, PlanItem, PlanView } from "~/core/interchange/plan-contract";
+import type { NextStep, PlanItem, PlanView } from "~/contract/plan";
 import { measuredHeight } from "~/core/case/measured-height";
 import { limitsOf } from "~/core/case/in-force";
 import { signedChangesOf } from "~/core/case/item-input";
-import { reviewCase, type ItemReview } from "~/core/review/review-case";
+import type { ItemReview } from "~/core/review/review-case";
 import { stageOf } from "~/core/pathway/pathway";
 import { easier } from "~/core/progression/easier";
 import { variantOf, type Exercise } from "~/core/progression/exercise";
@@ -14,8 +14,9 @@ import type { Harder } from "~/core/progression/harder";
 import { obstacle, type Restriction } from "~/core/progression/restriction";
 import { sidesOf } from "~/core/progression/sides-of";
 import { localDay } from "~/core/schedule/local-day";
-import { signingRoles, type StaffContext } from "~/server/auth/staff-context";
-import type { LoadedCase } from "~/server/episode/case-loader";
+import { signingRoles } from "~/contract/roles";
+import type { StaffContext } from "~/server/auth/staff-context";
+import type { LoadedCase } from "~/server/episode/make-case";
 import { loadEpisode, noteRead } from "~/server/episode/read-episode";
 import { told } from "~/server/episode/stair-view";
 
@@ -27,8 +28,9 @@ export async function readPlan(staff: StaffContext, episodeId: string): Promise<
 }
 
 /** Builds the plan from a loaded case. */
-export function planView(staff: StaffContext, { head, file, circumstances }: LoadedCase): PlanView {
-  const review = reviewCase(file);
+export function planView(staff: StaffContext, loaded: LoadedCase): PlanView {
+  const { head, file, circumstances } = loaded;
+  const review = loaded.review();
   const stage = stageOf(file.pathway, review.stage);
   const limits = limitsOf(file, stage);
   const today = localDay(file.asOf, file.zone);
@@ -58,7 +60,7 @@ export function planView(staff: StaffContext, { head, file, circumstances }: Loa
     limits: limits.filter((limit) => told(limit, today)).map((limit) => limit.says),
     circumstances,
     changeBudget: review.changeBudget,
-    maySign: (signingRoles as readonly string[]).includes(staff.role),
+    maySign: signingRoles.includes(staff.role),
   };
 }
 

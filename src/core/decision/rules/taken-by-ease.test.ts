@@ -16,8 +16,8 @@ const eased = (knob: string, before: DecideInput["prescription"], on = march(1))
   cause: "flare",
   before,
 });
-const given = (knob: string, before: DecideInput["prescription"]): SignedChange => ({
-  at: march(2),
+const given = (knob: string, before: DecideInput["prescription"], on = march(2)): SignedChange => ({
+  at: on,
   direction: "harder",
   knob,
   before,
@@ -81,9 +81,9 @@ describe("the way back up", () => {
   it("a set that was taken twice after it was given back stays away; the variant's own knob is next", () => {
     const history = [
       eased("sets", at(3), "2026-02-10T08:00:00Z"),
-      given("sets", at(2)),
+      given("sets", at(2), "2026-02-12T08:00:00Z"),
       eased("sets", at(3), "2026-02-14T08:00:00Z"),
-      given("sets", at(2)),
+      given("sets", at(2), "2026-02-16T08:00:00Z"),
       eased("sets", at(3)),
     ];
     const next = after({ trainingDays: [good(4), good(6), good(8)], changes: history });

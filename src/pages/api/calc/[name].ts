@@ -1,14 +1,19 @@
+import { fileLimit, usualLimit } from "~/contract/endpoint";
 import { runCalculation } from "~/core/calculation/calculation";
 import { findCalculation } from "~/catalogue/calculations";
-import { fileBytes, readEndpoint } from "~/server/http/endpoint";
-import { notFound, refused } from "~/server/http/problem";
+import { answered, json } from "~/server/http/serve";
+import { ApiProblem, notFound, refused } from "~/server/http/problem";
 import { readJson } from "~/server/http/read-body";
 
 /** Runs a registered calculation; nothing is stored, so any signed-in role may. */
-export const POST = readEndpoint(async (_staff, { params, request }) => {
+export const POST = answered(async ({ params, request, locals }) => {
+  if (!locals.staff) throw new ApiProblem(401, "not-signed-in", "Sign in first.");
   const definition = findCalculation(params["name"] ?? "");
   if (!definition) throw notFound();
-  const result = runCalculation(definition, await readJson(request, fileBytes));
+  const result = runCalculation(
+    definition,
+    await readJson(request, definition.takes === "record" ? fileLimit : usualLimit),
+  );
   if (!result.ok) throw refused(result.problems);
-  return result.value as object;
+  return json(result.value);
 });

@@ -1,6 +1,7 @@
+import * as wire from "~/contract/clinic";
 import { allCalculations } from "~/catalogue/calculations";
-import { openEndpoint } from "~/server/http/endpoint";
+import { serve } from "~/server/http/serve";
 
-export const GET = openEndpoint(async () => ({
+export const GET = serve(wire.listCalculations, () => ({
   calculations: allCalculations.map(({ name, says, source }) => ({ name, says, source })),
 }));

@@ -1,8 +1,7 @@
-import { CallsBody } from "~/core/interchange/clinic-contract";
-import { settingRoles } from "~/server/auth/staff-context";
+import * as wire from "~/contract/clinic";
 import { readCalls, setCalls } from "~/server/clinic/calls";
-import { readEndpoint, writeEndpoint } from "~/server/http/endpoint";
+import { serve } from "~/server/http/serve";
 
-export const GET = readEndpoint(async (staff) => readCalls(staff));
+export const GET = serve(wire.readCalls, ({ staff }) => readCalls(staff));
 
-export const POST = writeEndpoint(CallsBody, settingRoles, setCalls);
+export const POST = serve(wire.setCalls, ({ staff, body }) => setCalls(staff, body));

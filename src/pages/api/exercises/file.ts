@@ -1,19 +1,7 @@
-import { ImportBody } from "~/core/interchange/plan-contract";
-import { signingRoles } from "~/server/auth/staff-context";
+import * as wire from "~/contract/library";
 import { exportExercises, importExercises } from "~/server/catalogue/change-catalogue";
-import { fileBytes, readEndpoint, writeEndpoint } from "~/server/http/endpoint";
+import { serve } from "~/server/http/serve";
 
-/** The clinic's own exercises, for download. */
-export const GET = readEndpoint(async (staff) => {
-  const file = await exportExercises(staff);
-  return new Response(`${JSON.stringify(file, null, 2)}\n`, {
-    headers: {
-      "content-type": "application/json",
-      "content-disposition": 'attachment; filename="own.exercises.json"',
-      "cache-control": "no-store",
-    },
-  });
-});
+export const GET = serve(wire.exportExercises, ({ staff }) => exportExercises(staff));
 
-/** Takes such a file over, all or nothing. */
-export const POST = writeEndpoint(ImportBody, signingRoles, importExercises, fileBytes);
+export const POST = serve(wire.importExercises, ({ staff, body }) => importExercises(staff, body));

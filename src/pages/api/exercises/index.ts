@@ -1,11 +1,10 @@
-import { ExerciseBody } from "~/core/interchange/plan-contract";
-import { signingRoles } from "~/server/auth/staff-context";
+import * as wire from "~/contract/library";
 import { saveExercise } from "~/server/catalogue/change-catalogue";
 import { searchCatalogue } from "~/server/catalogue/search-catalogue";
-import { readEndpoint, writeEndpoint } from "~/server/http/endpoint";
+import { serve } from "~/server/http/serve";
 
-/** The clinic's catalogue, searched by the parameters of the calculation `exercise-search`. */
-export const GET = readEndpoint((staff, { url }) => searchCatalogue(staff, url.searchParams));
+export const GET = serve(wire.searchCatalogue, ({ staff, context }) =>
+  searchCatalogue(staff, context.url.searchParams),
+);
 
-/** Adds or revises an exercise of the clinic's own. */
-export const POST = writeEndpoint(ExerciseBody, signingRoles, saveExercise);
+export const POST = serve(wire.saveExercise, ({ staff, body }) => saveExercise(staff, body));

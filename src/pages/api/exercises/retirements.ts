@@ -1,6 +1,5 @@
-import { RetirementBody } from "~/core/interchange/plan-contract";
-import { signingRoles } from "~/server/auth/staff-context";
+import * as wire from "~/contract/library";
 import { retireExercise } from "~/server/catalogue/change-catalogue";
-import { writeEndpoint } from "~/server/http/endpoint";
+import { serve } from "~/server/http/serve";
 
-export const POST = writeEndpoint(RetirementBody, signingRoles, retireExercise);
+export const POST = serve(wire.retireExercise, ({ staff, body }) => retireExercise(staff, body));

@@ -1,14 +1,7 @@
-import { DraftBody } from "~/core/interchange/intake-contract";
-import { mayRecord } from "~/server/auth/staff-context";
-import { now } from "~/server/clock";
-import { pool } from "~/server/db/connection";
-import { readEndpoint, writeEndpoint } from "~/server/http/endpoint";
-import { listDrafts, saveDraft } from "~/server/intake/draft-repository";
+import * as wire from "~/contract/intake";
+import { keepDraft, readDrafts } from "~/server/intake/drafts";
+import { serve } from "~/server/http/serve";
 
-export const GET = readEndpoint(async (staff) => ({ drafts: await listDrafts(pool(), staff.clinicId) }));
+export const GET = serve(wire.listIntakeDrafts, ({ staff }) => readDrafts(staff));
 
-export const POST = writeEndpoint(DraftBody, mayRecord, async (staff, body) => {
-  const savedAt = now();
-  await saveDraft(pool(), staff, body, savedAt);
-  return { id: body.id, savedAt };
-});
+export const POST = serve(wire.keepIntakeDraft, ({ staff, body }) => keepDraft(staff, body));

@@ -1,6 +1,5 @@
-import { IntakeBody } from "~/core/interchange/intake-contract";
-import { signingRoles } from "~/server/auth/staff-context";
-import { writeEndpoint } from "~/server/http/endpoint";
+import * as wire from "~/contract/intake";
 import { signIntake } from "~/server/intake/sign-intake";
+import { serve } from "~/server/http/serve";
 
-export const POST = writeEndpoint(IntakeBody, signingRoles, signIntake);
+export const POST = serve(wire.signIntake, ({ staff, body }) => signIntake(staff, body));

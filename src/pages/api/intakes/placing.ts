@@ -1,11 +1,5 @@
-import { PlacingBody } from "~/core/interchange/intake-contract";
-import { mayRecord } from "~/server/auth/staff-context";
-import { now } from "~/server/clock";
-import { writeEndpoint } from "~/server/http/endpoint";
-import { checkIntake } from "~/server/intake/propose-placing";
+import * as wire from "~/contract/intake";
+import { proposePlacing } from "~/server/intake/propose-placing";
+import { serve } from "~/server/http/serve";
 
-/** Proposes stage and plan for an intake; nothing is stored. */
-export const POST = writeEndpoint(PlacingBody, mayRecord, async (staff, { intake }) => {
-  const { placing } = await checkIntake(staff, intake, now());
-  return placing;
-});
+export const POST = serve(wire.proposePlacing, ({ staff, body }) => proposePlacing(staff, body.intake));

@@ -1,15 +1,5 @@
-import { exportCase } from "~/core/case/case-file";
+import * as wire from "~/contract/episode";
 import { readCaseFile } from "~/server/episode/read-episode";
-import { readEndpoint } from "~/server/http/endpoint";
+import { serve } from "~/server/http/serve";
 
-/** The episode as a case file (*.stair.json), without identity. */
-export const GET = readEndpoint(async (staff, { params }) => {
-  const file = await readCaseFile(staff, params["id"] ?? "");
-  return new Response(exportCase(file), {
-    headers: {
-      "content-type": "application/json",
-      "content-disposition": 'attachment; filename="case.stair.json"',
-      "cache-control": "no-store",
-    },
-  });
-});
+export const GET = serve(wire.exportCase, ({ staff, id }) => readCaseFile(staff, id));

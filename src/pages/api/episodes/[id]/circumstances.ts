@@ -1,8 +1,5 @@
-import { CircumstancesBody } from "~/core/interchange/plan-contract";
-import { signingRoles } from "~/server/auth/staff-context";
-import { writeEndpoint } from "~/server/http/endpoint";
+import * as wire from "~/contract/plan";
 import { setCircumstances } from "~/server/plan/change-plan";
+import { serve } from "~/server/http/serve";
 
-export const POST = writeEndpoint(CircumstancesBody, signingRoles, (staff, body, { params }) =>
-  setCircumstances(staff, params["id"] ?? "", body),
-);
+export const POST = serve(wire.setCircumstances, ({ staff, id, body }) => setCircumstances(staff, id, body));

@@ -1,8 +1,5 @@
-import { ClearanceBody } from "~/core/interchange/contract";
-import { signingRoles } from "~/server/auth/staff-context";
+import * as wire from "~/contract/daily";
 import { clearStop } from "~/server/episode/clear-stop";
-import { writeEndpoint } from "~/server/http/endpoint";
+import { serve } from "~/server/http/serve";
 
-export const POST = writeEndpoint(ClearanceBody, signingRoles, (staff, body, { params }) =>
-  clearStop(staff, params["id"] ?? "", body),
-);
+export const POST = serve(wire.clearStop, ({ staff, id, body }) => clearStop(staff, id, body));

@@ -1,8 +1,5 @@
-import { DecisionBody } from "~/core/interchange/contract";
-import { signingRoles } from "~/server/auth/staff-context";
+import * as wire from "~/contract/daily";
 import { signDecision } from "~/server/episode/sign-decision";
-import { writeEndpoint } from "~/server/http/endpoint";
+import { serve } from "~/server/http/serve";
 
-export const POST = writeEndpoint(DecisionBody, signingRoles, (staff, body, { params }) =>
-  signDecision(staff, params["id"] ?? "", body),
-);
+export const POST = serve(wire.signDecision, ({ staff, id, body }) => signDecision(staff, id, body));

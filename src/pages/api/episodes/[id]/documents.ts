@@ -1,8 +1,5 @@
-import { DocumentBody } from "~/core/interchange/daily-contract";
-import { signingRoles } from "~/server/auth/staff-context";
+import * as wire from "~/contract/record";
 import { signDocument } from "~/server/episode/sign-document";
-import { writeEndpoint } from "~/server/http/endpoint";
+import { serve } from "~/server/http/serve";
 
-export const POST = writeEndpoint(DocumentBody, signingRoles, (staff, body, { params }) =>
-  signDocument(staff, params["id"] ?? "", body),
-);
+export const POST = serve(wire.signDocument, ({ staff, id, body }) => signDocument(staff, id, body));

@@ -1,8 +1,5 @@
-import { EndingBody } from "~/core/interchange/plan-contract";
-import { signingRoles } from "~/server/auth/staff-context";
-import { writeEndpoint } from "~/server/http/endpoint";
+import * as wire from "~/contract/plan";
 import { endItem } from "~/server/plan/change-plan";
+import { serve } from "~/server/http/serve";
 
-export const POST = writeEndpoint(EndingBody, signingRoles, (staff, body, { params }) =>
-  endItem(staff, params["id"] ?? "", body),
-);
+export const POST = serve(wire.endItem, ({ staff, id, body }) => endItem(staff, id, body));

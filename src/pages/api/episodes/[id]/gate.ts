@@ -1,11 +1,8 @@
-import { GateBody } from "~/core/interchange/measure-contract";
-import { signingRoles } from "~/server/auth/staff-context";
+import * as wire from "~/contract/gate";
 import { readGate } from "~/server/gate/read-gate";
 import { signGate } from "~/server/gate/sign-gate";
-import { readEndpoint, writeEndpoint } from "~/server/http/endpoint";
+import { serve } from "~/server/http/serve";
 
-export const GET = readEndpoint((staff, { params }) => readGate(staff, params["id"] ?? ""));
+export const GET = serve(wire.readGate, ({ staff, id }) => readGate(staff, id));
 
-export const POST = writeEndpoint(GateBody, signingRoles, (staff, body, { params }) =>
-  signGate(staff, params["id"] ?? "", body),
-);
+export const POST = serve(wire.signGate, ({ staff, id, body }) => signGate(staff, id, body));

@@ -1,8 +1,5 @@
-import { ItemBody } from "~/core/interchange/plan-contract";
-import { signingRoles } from "~/server/auth/staff-context";
-import { writeEndpoint } from "~/server/http/endpoint";
+import * as wire from "~/contract/plan";
 import { addItem } from "~/server/plan/change-plan";
+import { serve } from "~/server/http/serve";
 
-export const POST = writeEndpoint(ItemBody, signingRoles, (staff, body, { params }) =>
-  addItem(staff, params["id"] ?? "", body),
-);
+export const POST = serve(wire.addItem, ({ staff, id, body }) => addItem(staff, id, body));

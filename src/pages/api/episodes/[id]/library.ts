@@ -1,7 +1,7 @@
+import * as wire from "~/contract/library";
 import { readPatientLibrary } from "~/server/catalogue/read-library";
-import { readEndpoint } from "~/server/http/endpoint";
+import { serve } from "~/server/http/serve";
 
-/** The library for one patient, with what was left out and why. */
-export const GET = readEndpoint((staff, { params, url }) =>
-  readPatientLibrary(staff, params["id"] ?? "", url.searchParams),
+export const GET = serve(wire.searchPatientLibrary, ({ staff, id, context }) =>
+  readPatientLibrary(staff, id, context.url.searchParams),
 );

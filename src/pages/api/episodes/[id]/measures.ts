@@ -1,11 +1,8 @@
-import { VisitBody } from "~/core/interchange/measure-contract";
-import { mayRecord } from "~/server/auth/staff-context";
-import { readEndpoint, writeEndpoint } from "~/server/http/endpoint";
+import * as wire from "~/contract/measures";
 import { readMeasures } from "~/server/measure/read-measures";
 import { recordVisit } from "~/server/measure/record-visit";
+import { serve } from "~/server/http/serve";
 
-export const GET = readEndpoint((staff, { params }) => readMeasures(staff, params["id"] ?? ""));
+export const GET = serve(wire.readMeasures, ({ staff, id }) => readMeasures(staff, id));
 
-export const POST = writeEndpoint(VisitBody, mayRecord, (staff, body, { params }) =>
-  recordVisit(staff, params["id"] ?? "", body),
-);
+export const POST = serve(wire.recordVisit, ({ staff, id, body }) => recordVisit(staff, id, body));

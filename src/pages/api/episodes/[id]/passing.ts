@@ -1,8 +1,5 @@
-import { PassingBody } from "~/core/interchange/measure-contract";
-import { signingRoles } from "~/server/auth/staff-context";
+import * as wire from "~/contract/gate";
 import { setPassing } from "~/server/gate/sign-gate";
-import { writeEndpoint } from "~/server/http/endpoint";
+import { serve } from "~/server/http/serve";
 
-export const POST = writeEndpoint(PassingBody, signingRoles, (staff, body, { params }) =>
-  setPassing(staff, params["id"] ?? "", body),
-);
+export const POST = serve(wire.setPassing, ({ staff, id, body }) => setPassing(staff, id, body));

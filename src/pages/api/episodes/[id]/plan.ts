@@ -1,4 +1,5 @@
-import { readEndpoint } from "~/server/http/endpoint";
+import * as wire from "~/contract/plan";
 import { readPlan } from "~/server/plan/read-plan";
+import { serve } from "~/server/http/serve";
 
-export const GET = readEndpoint((staff, { params }) => readPlan(staff, params["id"] ?? ""));
+export const GET = serve(wire.readPlan, ({ staff, id }) => readPlan(staff, id));

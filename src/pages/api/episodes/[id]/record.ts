@@ -1,4 +1,5 @@
+import * as wire from "~/contract/record";
 import { readRecord } from "~/server/episode/read-record";
-import { readEndpoint } from "~/server/http/endpoint";
+import { serve } from "~/server/http/serve";
 
-export const GET = readEndpoint((staff, { params }) => readRecord(staff, params["id"] ?? ""));
+export const GET = serve(wire.readRecord, ({ staff, id }) => readRecord(staff, id));

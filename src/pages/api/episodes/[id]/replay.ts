@@ -1,4 +1,5 @@
-import { readEndpoint } from "~/server/http/endpoint";
+import * as wire from "~/contract/record";
 import { readReplay } from "~/server/episode/read-schools";
+import { serve } from "~/server/http/serve";
 
-export const GET = readEndpoint((staff, { params }) => readReplay(staff, params["id"] ?? ""));
+export const GET = serve(wire.replayDecisions, ({ staff, id }) => readReplay(staff, id));

@@ -1,8 +1,5 @@
-import { ReportBody } from "~/core/interchange/contract";
-import { mayRecord } from "~/server/auth/staff-context";
+import * as wire from "~/contract/daily";
 import { recordReport } from "~/server/episode/record-report";
-import { writeEndpoint } from "~/server/http/endpoint";
+import { serve } from "~/server/http/serve";
 
-export const POST = writeEndpoint(ReportBody, mayRecord, (staff, body, { params }) =>
-  recordReport(staff, params["id"] ?? "", body),
-);
+export const POST = serve(wire.recordReport, ({ staff, id, body }) => recordReport(staff, id, body));

@@ -1,8 +1,5 @@
-import { SchoolBody } from "~/core/interchange/contract";
-import { signingRoles } from "~/server/auth/staff-context";
+import * as wire from "~/contract/episode";
 import { setSchool } from "~/server/episode/set-school";
-import { writeEndpoint } from "~/server/http/endpoint";
+import { serve } from "~/server/http/serve";
 
-export const POST = writeEndpoint(SchoolBody, signingRoles, (staff, body, { params }) =>
-  setSchool(staff, params["id"] ?? "", body),
-);
+export const POST = serve(wire.setSchool, ({ staff, id, body }) => setSchool(staff, id, body));

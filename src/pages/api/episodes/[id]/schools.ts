@@ -1,7 +1,5 @@
-import { readEndpoint } from "~/server/http/endpoint";
+import * as wire from "~/contract/record";
 import { readSchools } from "~/server/episode/read-schools";
+import { serve } from "~/server/http/serve";
 
-/** One exercise's record under every pain school; `?item=` names the exercise. */
-export const GET = readEndpoint((staff, { params, url }) =>
-  readSchools(staff, params["id"] ?? "", url.searchParams.get("item") ?? ""),
-);
+export const GET = serve(wire.compareSchools, ({ staff, id, query }) => readSchools(staff, id, query.item));

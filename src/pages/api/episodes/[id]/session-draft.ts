@@ -1,11 +1,7 @@
-import { SessionDraftBody } from "~/core/interchange/daily-contract";
-import { mayRecord } from "~/server/auth/staff-context";
+import * as wire from "~/contract/daily";
 import { keepSessionDraft, readSessionDraft } from "~/server/episode/session-draft";
-import { readEndpoint, writeEndpoint } from "~/server/http/endpoint";
+import { serve } from "~/server/http/serve";
 
-/** The unfinished session of this patient, on whatever device it was begun. */
-export const GET = readEndpoint((staff, { params }) => readSessionDraft(staff, params["id"] ?? ""));
+export const GET = serve(wire.readSessionDraft, ({ staff, id }) => readSessionDraft(staff, id));
 
-export const POST = writeEndpoint(SessionDraftBody, mayRecord, (staff, body, { params }) =>
-  keepSessionDraft(staff, params["id"] ?? "", body),
-);
+export const POST = serve(wire.keepSessionDraft, ({ staff, id, body }) => keepSessionDraft(staff, id, body));

@@ -1,8 +1,5 @@
-import { SessionBody } from "~/core/interchange/contract";
-import { mayRecord } from "~/server/auth/staff-context";
+import * as wire from "~/contract/daily";
 import { recordSession } from "~/server/episode/record-session";
-import { writeEndpoint } from "~/server/http/endpoint";
+import { serve } from "~/server/http/serve";
 
-export const POST = writeEndpoint(SessionBody, mayRecord, (staff, body, { params }) =>
-  recordSession(staff, params["id"] ?? "", body),
-);
+export const POST = serve(wire.recordSession, ({ staff, id, body }) => recordSession(staff, id, body));

@@ -1,8 +1,5 @@
-import { SignalClearanceBody } from "~/core/interchange/daily-contract";
-import { signingRoles } from "~/server/auth/staff-context";
+import * as wire from "~/contract/daily";
 import { clearSignal } from "~/server/episode/stop-signals";
-import { writeEndpoint } from "~/server/http/endpoint";
+import { serve } from "~/server/http/serve";
 
-export const POST = writeEndpoint(SignalClearanceBody, signingRoles, (staff, body, { params }) =>
-  clearSignal(staff, params["id"] ?? "", body),
-);
+export const POST = serve(wire.clearSignal, ({ staff, id, body }) => clearSignal(staff, id, body));

@@ -1,8 +1,5 @@
-import { SignalBody } from "~/core/interchange/daily-contract";
-import { mayRecord } from "~/server/auth/staff-context";
+import * as wire from "~/contract/daily";
 import { raiseSignal } from "~/server/episode/stop-signals";
-import { writeEndpoint } from "~/server/http/endpoint";
+import { serve } from "~/server/http/serve";
 
-export const POST = writeEndpoint(SignalBody, mayRecord, (staff, body, { params }) =>
-  raiseSignal(staff, params["id"] ?? "", body),
-);
+export const POST = serve(wire.raiseSignal, ({ staff, id, body }) => raiseSignal(staff, id, body));

@@ -1,8 +1,5 @@
-import { AttributionBody } from "~/core/interchange/daily-contract";
-import { signingRoles } from "~/server/auth/staff-context";
+import * as wire from "~/contract/daily";
 import { attributeFlare } from "~/server/episode/attribute-flare";
-import { writeEndpoint } from "~/server/http/endpoint";
+import { serve } from "~/server/http/serve";
 
-export const POST = writeEndpoint(AttributionBody, signingRoles, (staff, body, { params }) =>
-  attributeFlare(staff, params["id"] ?? "", body),
-);
+export const POST = serve(wire.attributeFlare, ({ staff, id, body }) => attributeFlare(staff, id, body));

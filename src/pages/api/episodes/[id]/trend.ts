@@ -1,7 +1,5 @@
-import { readEndpoint } from "~/server/http/endpoint";
+import * as wire from "~/contract/measures";
 import { readTrend } from "~/server/measure/read-trend";
+import { serve } from "~/server/http/serve";
 
-/** One measure over time; `?measure=` names it. */
-export const GET = readEndpoint((staff, { params, url }) =>
-  readTrend(staff, params["id"] ?? "", url.searchParams.get("measure") ?? ""),
-);
+export const GET = serve(wire.readTrend, ({ staff, id, query }) => readTrend(staff, id, query.measure));

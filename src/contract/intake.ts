@@ -1,14 +1,12 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { Intake } from "~/core/intake/intake";
 import { Placing } from "~/core/intake/place";
-
-const closed = { additionalProperties: false };
-const uuid = Type.String({ format: "uuid" });
-const reason = Type.String({ minLength: 3, maxLength: 400, pattern: "\\S" });
+import { endpoint } from "./endpoint";
+import { closed, code, instant, reason, uuid, written } from "./fields";
+import { recordingRoles, signingRoles } from "./roles";
 
 /** Asks for a placing; nothing is stored. */
 export const PlacingBody = Type.Object({ intake: Intake }, closed);
-export const PlacingAnswer = Placing;
 
 /** An intake with the placing a clinician signs: the stage, and one prescription for each item wanted. */
 export const IntakeBody = Type.Object(
@@ -25,8 +23,8 @@ export const IntakeBody = Type.Object(
       Type.Object(
         {
           id: uuid,
-          exerciseId: Type.String({ minLength: 1, maxLength: 80 }),
-          variantId: Type.String({ minLength: 1, maxLength: 80 }),
+          exerciseId: code,
+          variantId: code,
           sets: Type.Optional(Type.Integer({ minimum: 1, maximum: 20 })),
         },
         closed,
@@ -38,7 +36,7 @@ export const IntakeBody = Type.Object(
 );
 export type IntakeBody = Static<typeof IntakeBody>;
 
-export const IntakeWritten = Type.Object({ id: uuid, repeated: Type.Boolean() }, closed);
+export const IntakeWritten = Type.Object(written, closed);
 export type IntakeWritten = Static<typeof IntakeWritten>;
 
 /** What is being filled in, as far as it has come; any shape, so that nothing typed is lost. */
@@ -55,7 +53,7 @@ export const DraftList = Type.Object(
         {
           id: uuid,
           label: Type.String(),
-          savedAt: Type.String({ format: "date-time" }),
+          savedAt: instant,
           body: Type.Record(Type.String(), Type.Unknown()),
         },
         closed,
@@ -65,3 +63,36 @@ export const DraftList = Type.Object(
   closed,
 );
 export type DraftList = Static<typeof DraftList>;
+
+export const proposePlacing = endpoint({
+  name: "proposePlacing",
+  says: "Propose stage and plan; nothing is stored",
+  roles: recordingRoles,
+  body: PlacingBody,
+  answer: Placing,
+});
+
+export const signIntake = endpoint({
+  name: "signIntake",
+  says: "Sign an intake: person, episode, stage and plan",
+  roles: signingRoles,
+  body: IntakeBody,
+  answer: IntakeWritten,
+  status: 201,
+});
+
+export const listIntakeDrafts = endpoint({
+  name: "listIntakeDrafts",
+  says: "Unfinished intakes",
+  roles: "signed-in",
+  answer: DraftList,
+});
+
+export const keepIntakeDraft = endpoint({
+  name: "keepIntakeDraft",
+  says: "Keep an unfinished intake",
+  roles: recordingRoles,
+  body: DraftBody,
+  answer: Type.Object({ id: uuid, savedAt: instant }, closed),
+  status: 201,
+});

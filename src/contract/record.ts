@@ -1,21 +1,27 @@
 import { Type, type Static } from "@sinclair/typebox";
+import { CaseDecision, CaseSession } from "~/core/case/case-file";
 import { Dose } from "~/core/dose/dose";
-import { oneOf } from "~/core/schema/one-of";
 import { InvolvedSide } from "~/core/measure/side-value";
 import { Exercise } from "~/core/progression/exercise";
 import { Pain } from "~/core/response/pain-response";
 import { PainSchoolCode } from "~/core/response/pain-school";
-import { CaseDecision, CaseSession } from "~/core/case/case-file";
-import { documentKinds } from "./daily-contract";
+import { SchoolComparison } from "~/core/review/compare-schools";
+import { Replay } from "~/core/review/replay-decisions";
+import { oneOf } from "~/core/schema/one-of";
+import { endpoint } from "./endpoint";
+import { Written } from "./episode";
+import { closed, date, instant, Person, uuid } from "./fields";
+import { signingRoles } from "./roles";
 
-const closed = { additionalProperties: false };
-const uuid = Type.String({ format: "uuid" });
-const instant = Type.String({ format: "date-time" });
-const date = Type.String({ format: "date" });
-const Person = Type.Object(
-  { givenName: Type.String(), familyName: Type.String(), activity: Type.String() },
+export const documentKinds = ["visit-note", "handover-letter"] as const;
+
+const text = Type.String({ minLength: 1, maxLength: 20_000, pattern: "\\S" });
+
+export const DocumentBody = Type.Object(
+  { id: uuid, kind: oneOf(documentKinds), body: text, proposed: text },
   closed,
 );
+export type DocumentBody = Static<typeof DocumentBody>;
 
 /** One entry of an episode's record, by its kind. */
 export const RecordEntry = Type.Union([
@@ -141,3 +147,34 @@ export const RecordView = Type.Object(
   closed,
 );
 export type RecordView = Static<typeof RecordView>;
+
+export const readRecord = endpoint({
+  name: "readRecord",
+  says: "The record of an episode",
+  roles: "signed-in",
+  answer: RecordView,
+});
+
+export const compareSchools = endpoint({
+  name: "compareSchools",
+  says: "One exercise's record judged by every pain school",
+  roles: "signed-in",
+  query: Type.Object({ item: uuid }, closed),
+  answer: SchoolComparison,
+});
+
+export const replayDecisions = endpoint({
+  name: "replayDecisions",
+  says: "Signed proposals made again from the record",
+  roles: "signed-in",
+  answer: Replay,
+});
+
+export const signDocument = endpoint({
+  name: "signDocument",
+  says: "Sign a visit note or a letter",
+  roles: signingRoles,
+  body: DocumentBody,
+  answer: Written,
+  status: 201,
+});

@@ -2,17 +2,12 @@ import { Type, type Static } from "@sinclair/typebox";
 import { Dose } from "~/core/dose/dose";
 import { DoseMinutesOutput } from "~/core/dose/dose-minutes";
 import { Circumstances } from "~/core/intake/intake";
-import { BodyPosition, Lane, Phase } from "~/core/progression/body";
-import { Exercise } from "~/core/progression/exercise";
-import { KnobValue, Prescription } from "~/core/progression/prescription";
 import { InvolvedSide } from "~/core/measure/side-value";
-import { HeightM } from "./contract";
-import { ExerciseFile } from "~/core/progression/exercise-file";
-
-const closed = { additionalProperties: false };
-const uuid = Type.String({ format: "uuid" });
-const code = Type.String({ minLength: 1, maxLength: 80 });
-const reason = Type.String({ minLength: 3, maxLength: 400, pattern: "\\S" });
+import { Lane } from "~/core/progression/body";
+import { KnobValue, Prescription } from "~/core/progression/prescription";
+import { endpoint, smallLimit } from "./endpoint";
+import { closed, code, HeightM, PersonName, reason, uuid, written } from "./fields";
+import { signingRoles } from "./roles";
 
 /** The next setting in one direction: the knob with where it goes, or the words of what stops it. */
 export const NextStep = Type.Object(
@@ -53,7 +48,7 @@ export const PlanView = Type.Object(
   {
     episodeId: uuid,
     version: Type.Integer(),
-    person: Type.Object({ givenName: Type.String(), familyName: Type.String() }, closed),
+    person: PersonName,
     involvedSide: InvolvedSide,
     heightM: HeightM,
     stageName: Type.String(),
@@ -92,61 +87,41 @@ export type CircumstancesBody = Static<typeof CircumstancesBody>;
 export const EndingBody = Type.Object({ id: uuid, itemId: uuid, reason }, closed);
 export type EndingBody = Static<typeof EndingBody>;
 
-export const PlanWritten = Type.Object({ id: uuid, repeated: Type.Boolean(), plan: PlanView }, closed);
+export const PlanWritten = Type.Object({ ...written, plan: PlanView }, closed);
 export type PlanWritten = Static<typeof PlanWritten>;
 
-/** One variant of the clinic's catalogue as a search shows it. */
-export const CatalogueHit = Type.Object(
-  {
-    exerciseId: code,
-    exerciseName: Type.String(),
-    lane: Lane,
-    variantId: code,
-    variantName: Type.String(),
-    position: BodyPosition,
-    kit: Type.Array(Type.String()),
-    phase: Type.Union([Phase, Type.Null()]),
-    prescription: Prescription,
-    time: DoseMinutesOutput,
-    own: Type.Boolean({ description: "Added or revised by this clinic" }),
-    drawnLike: Type.Union([Type.String(), Type.Null()]),
-  },
-  closed,
-);
-export type CatalogueHit = Static<typeof CatalogueHit>;
+export const readPlan = endpoint({
+  name: "readPlan",
+  says: "The plan of a patient",
+  roles: "signed-in",
+  answer: PlanView,
+});
 
-export const CatalogueAnswer = Type.Object(
-  { count: Type.Integer({ description: "All that fit" }), hits: Type.Array(CatalogueHit) },
-  closed,
-);
-export type CatalogueAnswer = Static<typeof CatalogueAnswer>;
+export const addItem = endpoint({
+  name: "addItem",
+  says: "Put an exercise into the plan",
+  roles: signingRoles,
+  body: ItemBody,
+  limit: smallLimit,
+  answer: PlanWritten,
+  status: 201,
+});
 
-export const ExerciseBody = Type.Object(
-  {
-    id: uuid,
-    action: Type.Union([Type.Literal("add"), Type.Literal("revise")]),
-    exercise: Exercise,
-  },
-  closed,
-);
-export type ExerciseBody = Static<typeof ExerciseBody>;
+export const endItem = endpoint({
+  name: "endItem",
+  says: "Take an item out of the plan",
+  roles: signingRoles,
+  body: EndingBody,
+  limit: smallLimit,
+  answer: PlanWritten,
+  status: 201,
+});
 
-export const RetirementBody = Type.Object(
-  {
-    id: uuid,
-    code,
-    action: Type.Union([Type.Literal("retire"), Type.Literal("restore")]),
-    reason,
-  },
-  closed,
-);
-export type RetirementBody = Static<typeof RetirementBody>;
-
-export const ImportBody = Type.Object({ id: uuid, file: ExerciseFile }, closed);
-export type ImportBody = Static<typeof ImportBody>;
-
-export const CatalogueWritten = Type.Object(
-  { id: uuid, repeated: Type.Boolean(), codes: Type.Array(Type.String()) },
-  closed,
-);
-export type CatalogueWritten = Static<typeof CatalogueWritten>;
+export const setCircumstances = endpoint({
+  name: "setCircumstances",
+  says: "Set days, minutes, kit and limits",
+  roles: signingRoles,
+  body: CircumstancesBody,
+  answer: PlanWritten,
+  status: 201,
+});

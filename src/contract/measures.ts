@@ -1,21 +1,14 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { oneOf } from "~/core/schema/one-of";
-import { GateResult, MeasureNext, Passing } from "~/core/gate/gate";
+import { MeasureNext } from "~/core/gate/gate";
 import { EarlyPercent } from "~/core/measure/early-reference";
 import { Measure, MeasureResult, ResultDetail } from "~/core/measure/measure";
 import { MeasureStatus } from "~/core/measure/measure-status";
 import { InvolvedSide } from "~/core/measure/side-value";
 import { Source } from "~/core/progression/source";
-import { moveKinds } from "~/core/case/case-file";
-
-const closed = { additionalProperties: false };
-const uuid = Type.String({ format: "uuid" });
-const instant = Type.String({ format: "date-time" });
-const date = Type.String({ format: "date" });
-const reason = Type.String({ minLength: 3, maxLength: 400, pattern: "\\S" });
-const orNull = <T extends Parameters<typeof Type.Union>[0][number]>(schema: T) =>
-  Type.Union([schema, Type.Null()]);
-const Person = Type.Object({ givenName: Type.String(), familyName: Type.String() }, closed);
+import { oneOf } from "~/core/schema/one-of";
+import { endpoint } from "./endpoint";
+import { closed, date, orNull, PersonName, uuid, written } from "./fields";
+import { recordingRoles } from "./roles";
 
 /** Results of one visit. Values are in the store's unit; a value outside the usual must say that it is meant. */
 export const VisitBody = Type.Object(
@@ -49,7 +42,7 @@ export const MeasuresView = Type.Object(
   {
     episodeId: uuid,
     version: Type.Integer(),
-    person: Person,
+    person: PersonName,
     involvedSide: InvolvedSide,
     today: date,
     stageName: Type.String(),
@@ -105,65 +98,29 @@ export const TrendView = Type.Object(
 );
 export type TrendView = Static<typeof TrendView>;
 
-/** A move through the gate, past it, or back. */
-export const GateBody = Type.Object(
-  {
-    id: uuid,
-    expectedVersion: Type.Integer({ minimum: 1 }),
-    action: oneOf(["pass", "override", "back"]),
-    stage: Type.String({ minLength: 1, maxLength: 40 }),
-    reason: Type.Optional(reason),
-  },
-  closed,
-);
-export type GateBody = Static<typeof GateBody>;
-
-export const PassingBody = Type.Object({ id: uuid, passing: Passing, reason }, closed);
-export type PassingBody = Static<typeof PassingBody>;
-
-/** The gate on one page, and how the patient came to stand before it. */
-export const GateView = Type.Object(
-  {
-    episodeId: uuid,
-    version: Type.Integer(),
-    today: date,
-    zone: Type.String(),
-    clinicName: Type.String(),
-    person: Person,
-    age: Type.Integer(),
-    activity: Type.String(),
-    diagnosis: Type.String(),
-    involvedSide: InvolvedSide,
-    onsetOn: date,
-    surgeryOn: orNull(date),
-    pathwayName: Type.String(),
-    stages: Type.Array(Type.Object({ code: Type.String(), name: Type.String() }, closed)),
-    stage: Type.String(),
-    stageEnteredOn: date,
-    gate: orNull(GateResult),
-    sources: Type.Record(Type.String(), Source),
-    measureNames: Type.Record(Type.String(), Type.String()),
-    moves: Type.Array(
-      Type.Object(
-        {
-          at: instant,
-          by: Type.String(),
-          stageName: Type.String(),
-          kind: oneOf(moveKinds),
-          reason: Type.String(),
-          unmet: Type.Array(Type.String()),
-        },
-        closed,
-      ),
-    ),
-    maySign: Type.Boolean(),
-  },
-  closed,
-);
-export type GateView = Static<typeof GateView>;
-
-const written = { id: uuid, repeated: Type.Boolean() };
 export const VisitWritten = Type.Object({ ...written, measures: MeasuresView }, closed);
 export type VisitWritten = Static<typeof VisitWritten>;
-export const GateWritten = Type.Object({ ...written, gate: GateView }, closed);
-export type GateWritten = Static<typeof GateWritten>;
+
+export const readMeasures = endpoint({
+  name: "readMeasures",
+  says: "What can be measured and where each measure stands",
+  roles: "signed-in",
+  answer: MeasuresView,
+});
+
+export const recordVisit = endpoint({
+  name: "recordVisit",
+  says: "Record the results of a visit",
+  roles: recordingRoles,
+  body: VisitBody,
+  answer: VisitWritten,
+  status: 201,
+});
+
+export const readTrend = endpoint({
+  name: "readTrend",
+  says: "One measure over time",
+  roles: "signed-in",
+  query: Type.Object({ measure: Type.String({ maxLength: 60 }) }, closed),
+  answer: TrendView,
+});

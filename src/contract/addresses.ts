@@ -1,0 +1,86 @@
+/**
+ * Where every endpoint answers: method and path, `{…}` for what varies. Alone in its file, so that a view which calls an
+ * endpoint carries this list and none of the schemas.
+ */
+export const addresses = {
+  signIn: "POST /api/sign-in",
+  signOut: "POST /api/sign-out",
+  readCalls: "GET /api/clinic/calls",
+  setCalls: "POST /api/clinic/calls",
+  listCaseload: "GET /api/caseload",
+
+  readStair: "GET /api/episodes/{id}",
+  exportCase: "GET /api/episodes/{id}/case",
+  setSchool: "POST /api/episodes/{id}/school",
+
+  recordSession: "POST /api/episodes/{id}/sessions",
+  readSessionDraft: "GET /api/episodes/{id}/session-draft",
+  keepSessionDraft: "POST /api/episodes/{id}/session-draft",
+  recordReport: "POST /api/episodes/{id}/reports",
+  signDecision: "POST /api/episodes/{id}/decisions",
+  clearStop: "POST /api/episodes/{id}/clearances",
+  raiseSignal: "POST /api/episodes/{id}/signals",
+  clearSignal: "POST /api/episodes/{id}/signal-clearances",
+  attributeFlare: "POST /api/episodes/{id}/suspects",
+
+  readRecord: "GET /api/episodes/{id}/record",
+  compareSchools: "GET /api/episodes/{id}/schools",
+  replayDecisions: "GET /api/episodes/{id}/replay",
+  signDocument: "POST /api/episodes/{id}/documents",
+
+  readPlan: "GET /api/episodes/{id}/plan",
+  addItem: "POST /api/episodes/{id}/items",
+  endItem: "POST /api/episodes/{id}/endings",
+  setCircumstances: "POST /api/episodes/{id}/circumstances",
+
+  readMeasures: "GET /api/episodes/{id}/measures",
+  recordVisit: "POST /api/episodes/{id}/measures",
+  readTrend: "GET /api/episodes/{id}/trend",
+
+  readGate: "GET /api/episodes/{id}/gate",
+  signGate: "POST /api/episodes/{id}/gate",
+  setPassing: "POST /api/episodes/{id}/passing",
+
+  proposePlacing: "POST /api/intakes/placing",
+  signIntake: "POST /api/intakes",
+  listIntakeDrafts: "GET /api/intakes/drafts",
+  keepIntakeDraft: "POST /api/intakes/drafts",
+
+  searchLibrary: "GET /api/library",
+  searchPatientLibrary: "GET /api/episodes/{id}/library",
+  searchCatalogue: "GET /api/exercises",
+  readExercise: "GET /api/exercises/{code}",
+  saveExercise: "POST /api/exercises",
+  retireExercise: "POST /api/exercises/retirements",
+  exportExercises: "GET /api/exercises/file",
+  importExercises: "POST /api/exercises/file",
+
+  listCalculations: "GET /api/calc",
+  describeInterface: "GET /api/openapi.json",
+} as const;
+
+export type EndpointName = keyof typeof addresses;
+
+/** Names of what varies in a path: `"GET /api/episodes/{id}/case"` → `"id"`. */
+export type PathParameter<A extends string> = A extends `${string}{${infer Name}}${infer Rest}`
+  ? Name | PathParameter<Rest>
+  : never;
+
+/** Method and path of an endpoint. */
+export function addressOf(name: EndpointName): { method: "GET" | "POST"; path: string } {
+  const [method, path] = addresses[name].split(" ") as ["GET" | "POST", string];
+  return { method, path };
+}
+
+/**
+ * The address with its values put in: those that the path names, the rest as a query.
+ *
+ * @example urlOf("readTrend", { id: "e1", measure: "knee range" }) // "/api/episodes/e1/trend?measure=knee+range"
+ */
+export function urlOf(name: EndpointName, values: Readonly<Record<string, string>>): string {
+  const { path } = addressOf(name);
+  const inPath = new Set([...path.matchAll(/\{(\w+)\}/g)].map(([, key]) => key));
+  const filled = path.replaceAll(/\{(\w+)\}/g, (_, key: string) => encodeURIComponent(values[key] ?? ""));
+  const query = new URLSearchParams(Object.entries(values).filter(([key]) => !inPath.has(key))).toString();
+  return query === "" ? filled : `${filled}?${query}`;
+}

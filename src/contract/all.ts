@@ -1,0 +1,31 @@
+import * as clinic from "./clinic";
+import * as daily from "./daily";
+import type { Endpoint } from "./endpoint";
+import type { EndpointName } from "./addresses";
+import * as episode from "./episode";
+import * as gate from "./gate";
+import * as intake from "./intake";
+import * as library from "./library";
+import * as measures from "./measures";
+import * as plan from "./plan";
+import * as record from "./record";
+
+const rooms = {
+  ...clinic,
+  ...episode,
+  ...daily,
+  ...record,
+  ...plan,
+  ...measures,
+  ...gate,
+  ...intake,
+  ...library,
+};
+
+/** Every endpoint by its name, with its own types. */
+export type Wire = { readonly [N in EndpointName]: Extract<(typeof rooms)[keyof typeof rooms], { name: N }> };
+
+/** Every endpoint of the product, but for the calculations, which the catalogue lists. */
+export const endpoints: readonly Endpoint[] = Object.values(rooms).filter(
+  (part): part is Endpoint & typeof part => typeof part === "object" && "says" in part && "roles" in part,
+);

@@ -1,0 +1,99 @@
+import { Type, type Static } from "@sinclair/typebox";
+import { CaseloadState } from "~/core/caseload/attention";
+import { InvolvedSide } from "~/core/measure/side-value";
+import { endpoint, smallLimit } from "./endpoint";
+import { closed, Person, uuid, written } from "./fields";
+import { settingRoles } from "./roles";
+
+export const SignInBody = Type.Object(
+  {
+    email: Type.String({ minLength: 3, maxLength: 190 }),
+    password: Type.String({ minLength: 1, maxLength: 200 }),
+  },
+  closed,
+);
+
+const words = Type.String({ minLength: 1, maxLength: 400, pattern: "\\S" });
+
+/** Whom to call, by urgency, in the clinic's own words and numbers. */
+export const Calls = Type.Object({ emergency: words, "same-day": words, soon: words, review: words }, closed);
+export type Calls = Static<typeof Calls>;
+
+export const CallsBody = Type.Object({ id: uuid, calls: Calls }, closed);
+export type CallsBody = Static<typeof CallsBody>;
+
+export const CallsView = Type.Object({ calls: Calls, maySet: Type.Boolean() }, closed);
+export type CallsView = Static<typeof CallsView>;
+
+export const CallsWritten = Type.Object({ ...written, calls: Calls }, closed);
+export type CallsWritten = Static<typeof CallsWritten>;
+
+export const CaseloadRow = Type.Object(
+  {
+    episodeId: uuid,
+    person: Person,
+    diagnosis: Type.String(),
+    involvedSide: InvolvedSide,
+    ...CaseloadState.properties,
+  },
+  closed,
+);
+export type CaseloadRow = Static<typeof CaseloadRow>;
+
+const SignedIn = Type.Object({ signedIn: Type.Boolean() }, closed);
+
+export const signIn = endpoint({
+  name: "signIn",
+  says: "Sign in",
+  roles: "anybody",
+  body: SignInBody,
+  limit: smallLimit,
+  answer: SignedIn,
+});
+
+export const signOut = endpoint({ name: "signOut", says: "Sign out", roles: "anybody", answer: SignedIn });
+
+export const readCalls = endpoint({
+  name: "readCalls",
+  says: "Whom to call, by urgency",
+  roles: "signed-in",
+  answer: CallsView,
+});
+
+export const setCalls = endpoint({
+  name: "setCalls",
+  says: "Set whom to call, by urgency",
+  roles: settingRoles,
+  body: CallsBody,
+  limit: smallLimit,
+  answer: CallsWritten,
+  status: 201,
+});
+
+export const listCaseload = endpoint({
+  name: "listCaseload",
+  says: "Active episodes, worst first",
+  roles: "signed-in",
+  answer: Type.Object({ rows: Type.Array(CaseloadRow) }, closed),
+});
+
+export const listCalculations = endpoint({
+  name: "listCalculations",
+  says: "Names of all calculations",
+  roles: "anybody",
+  answer: Type.Object(
+    {
+      calculations: Type.Array(
+        Type.Object({ name: Type.String(), says: Type.String(), source: Type.String() }, closed),
+      ),
+    },
+    closed,
+  ),
+});
+
+export const describeInterface = endpoint({
+  name: "describeInterface",
+  says: "This description",
+  roles: "anybody",
+  answer: Type.Record(Type.String(), Type.Unknown()),
+});

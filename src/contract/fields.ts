@@ -1,0 +1,21 @@
+import { Type, type TSchema } from "@sinclair/typebox";
+
+/** Parts that many bodies and answers share. */
+export const closed = { additionalProperties: false };
+export const uuid = Type.String({ format: "uuid" });
+export const instant = Type.String({ format: "date-time" });
+export const date = Type.String({ format: "date" });
+/** A code of the catalogue: an exercise, a variant. */
+export const code = Type.String({ minLength: 1, maxLength: 80 });
+/** Why something was signed, in words that stay. */
+export const reason = Type.String({ minLength: 3, maxLength: 400, pattern: "\\S" });
+export const orNull = <T extends TSchema>(schema: T) => Type.Union([schema, Type.Null()]);
+
+export const PersonName = Type.Object({ givenName: Type.String(), familyName: Type.String() }, closed);
+export const Person = Type.Object({ ...PersonName.properties, activity: Type.String() }, closed);
+
+/** Measured height, metres, for figures; null while nobody measured it. */
+export const HeightM = orNull(Type.Number({ minimum: 1, maximum: 2.4 }));
+
+/** What every write answers besides what stands now: its id, and whether a twin of this call had written it before. */
+export const written = { id: uuid, repeated: Type.Boolean() };

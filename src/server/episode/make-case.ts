@@ -1,0 +1,150 @@
+import { caseDays, type CaseDay } from "~/core/case/case-days";
+import { caseFormat, caseVersion, type CaseFile, type CaseItem } from "~/core/case/case-file";
+import { personalLimits, type Circumstances } from "~/core/intake/intake";
+import type { Measure } from "~/core/measure/measure";
+import type { Pathway } from "~/core/pathway/pathway";
+import type { Exercise } from "~/core/progression/exercise";
+import { reviewCase, type CaseReview } from "~/core/review/review-case";
+import type { CaseParts } from "./case-parts";
+import type { Definition } from "./definition-repository";
+import type { EpisodeHead } from "./episode-repository";
+
+/** A case with its facts as they were read: with the names of those who wrote them, which the case file leaves out. */
+export interface LoadedCase {
+  readonly head: EpisodeHead;
+  readonly file: CaseFile;
+  readonly circumstances: Circumstances | null;
+  readonly parts: CaseParts;
+  /** What is thought of the case, worked out when it is first asked for. */
+  readonly review: () => CaseReview;
+  /** Its training days, likewise. */
+  readonly days: () => readonly CaseDay[];
+}
+
+/** What an episode's parts make, before it is said when and where it is judged. */
+export type MadeCase = Pick<LoadedCase, "file" | "circumstances" | "parts">;
+
+const without = <T extends object, K extends keyof T>(fact: T, ...keys: K[]): Omit<T, K> =>
+  Object.fromEntries(Object.entries(fact).filter(([key]) => !keys.includes(key as K))) as Omit<T, K>;
+
+/** A made case as it stands at an instant in a zone. */
+export function judgedAt(head: EpisodeHead, made: MadeCase, zone: string, asOf: string): LoadedCase {
+  const file = { ...made.file, zone, asOf };
+  const days = once(() => caseDays(file));
+  return { ...made, head, file, days, review: once(() => reviewCase(file)) };
+}
+
+/** Works something out when it is first asked for, and once. */
+function once<T>(work: () => T): () => T {
+  let done: { readonly value: T } | undefined;
+  return () => (done ??= { value: work() }).value;
+}
+
+/** The case that the parts of an episode make. @throws Error for an episode whose pathway is gone */
+export function madeOf(
+  head: EpisodeHead,
+  parts: CaseParts,
+  definitions: ReadonlyMap<string, Definition>,
+): MadeCase {
+  const bodies = parts.hashes.flatMap((hash) => definitions.get(hash) ?? []);
+  const of = <T>(kind: string) => bodies.filter((b) => b.kind === kind).map((b) => b.body as T);
+  const pathway = definitions.get(head.pathwayHash)?.body as Pathway | undefined;
+  if (!pathway) throw new Error(`episode without its pathway`);
+  // What was signed last about a person's week and limits takes the place of what the intake said.
+  const settings = parts.circumstances;
+  const irritability = parts.irritabilities.at(-1);
+  const file: CaseFile = {
+    format: caseFormat,
+    version: caseVersion,
+    asOf: head.startedAt,
+    zone: "UTC",
+    episode: {
+      id: head.id,
+      involvedSide: head.involvedSide,
+      onsetOn: head.onsetOn,
+      ...(head.surgeryOn === null ? {} : { surgeryOn: head.surgeryOn }),
+      ...(head.graft === null ? {} : { graft: head.graft }),
+      ...(irritability ? { irritability } : {}),
+      startedAt: head.startedAt,
+    },
+    pathway,
+    exercises: of<Exercise>("exercise"),
+    measures: of<Measure>("measure"),
+    stageMoves: parts.stageMoves.map((move) => without(move, "by")),
+    schools: parts.schools.map((school) => without(school, "by")),
+    passings: parts.passings.map((passing) => without(passing, "by")),
+    restrictions: parts.restrictions.map(({ limit }) => limit),
+    limitSettings: settings.map(({ at, circumstances: set }) => ({
+      at,
+      restrictions: [...set.limits, ...personalLimits(set)],
+    })),
+    items: itemsOf(parts),
+    sessions: sessionsOf(parts),
+    reports: parts.reports.map((report) => without(report, "by", "occurredAt")),
+    results: parts.results.map((result) => without(result, "by", "visitId")),
+    decisions: parts.decisions.map(({ by, ...decision }) => ({
+      ...without(decision, "engineVersion", "episodeVersion"),
+      signedBy: by,
+    })),
+    clearances: parts.clearances.map((clearance) => without(clearance, "by")),
+    signals: signalsOf(parts).map((signal) => without(signal, "by", "clearedBy")),
+    attributions: parts.attributions.map((attribution) => without(attribution, "by")),
+  };
+  return { file, circumstances: settings.at(-1)?.circumstances ?? null, parts };
+}
+
+function itemsOf({ items, endings, prescriptions }: CaseParts): CaseItem[] {
+  const endedAt = new Map(endings.map((ending) => [ending.itemId, ending.at]));
+  const byItem = grouped(prescriptions, (entry) => entry.itemId);
+  return items.map(({ id, exerciseId, lane }) => {
+    const ended = endedAt.get(id);
+    return {
+      id,
+      exerciseId,
+      lane,
+      ...(ended === undefined ? {} : { endedAt: ended }),
+      prescriptions: (byItem.get(id) ?? []).map(({ id: entry, from, prescription }) => ({
+        id: entry,
+        from,
+        prescription,
+      })),
+    };
+  });
+}
+
+function sessionsOf({ sessions, sets }: CaseParts): CaseFile["sessions"] {
+  const bySession = grouped(sets, (entry) => entry.sessionId);
+  return sessions.map((session) => ({
+    ...without(session, "by"),
+    items: [...grouped(bySession.get(session.id) ?? [], (entry) => entry.itemId)].map(
+      ([itemId, entries]) => ({
+        itemId,
+        sets: entries.map((entry) => entry.set),
+      }),
+    ),
+  }));
+}
+
+/** Stop signals with how each was cleared, and by whom. */
+export function signalsOf({ signals, signalClearances }: Pick<CaseParts, "signals" | "signalClearances">) {
+  const clearances = new Map(signalClearances.map((clearance) => [clearance.signalId, clearance]));
+  return signals.map((signal) => {
+    const cleared = clearances.get(signal.id);
+    return {
+      ...without(signal, "occurredAt"),
+      ...(cleared ? { cleared: { at: cleared.at, reason: cleared.reason } } : {}),
+      clearedBy: cleared?.by ?? null,
+    };
+  });
+}
+
+function grouped<T>(entries: readonly T[], key: (entry: T) => string): Map<string, T[]> {
+  const groups = new Map<string, T[]>();
+  for (const entry of entries) {
+    const name = key(entry);
+    const list = groups.get(name);
+    if (list) list.push(entry);
+    else groups.set(name, [entry]);
+  }
+  return groups;
+}

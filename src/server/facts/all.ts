@@ -1,0 +1,47 @@
+import { attributions } from "./attributions";
+import { circumstances } from "./circumstances";
+import { clearances } from "./clearances";
+import { decisions } from "./decisions";
+import { documents } from "./documents";
+import { endings } from "./endings";
+import { intakes } from "./intakes";
+import { items } from "./items";
+import { passings } from "./passings";
+import { prescriptions } from "./prescriptions";
+import { reports } from "./reports";
+import { restrictions } from "./restrictions";
+import { results } from "./results";
+import { schools } from "./schools";
+import { sessions } from "./sessions";
+import { sets } from "./sets";
+import { signalClearances } from "./signal-clearances";
+import { signals } from "./signals";
+import { stageMoves } from "./stage-moves";
+import { visits } from "./visits";
+
+/** Every kind of fact, each after those it refers to. Adding one is adding a file, a line here and a migration. */
+export const facts = {
+  stageMoves,
+  schools,
+  passings,
+  restrictions,
+  circumstances,
+  items,
+  sessions,
+  sets,
+  reports,
+  visits,
+  results,
+  decisions,
+  prescriptions,
+  endings,
+  clearances,
+  signals,
+  signalClearances,
+  attributions,
+  documents,
+  intakes,
+};
+
+export type FactName = keyof typeof facts;
+export const factNames = Object.keys(facts) as FactName[];

@@ -1,0 +1,20 @@
+import { signingRoles } from "~/contract/roles";
+import type { documentKinds } from "~/contract/record";
+import { id, instant, text } from "./column";
+import { fact } from "./fact";
+
+/** A signed note or letter, with the text that was proposed for it. */
+export const documents = fact({
+  table: "documents",
+  columns: {
+    id: id("id"),
+    at: instant("at"),
+    kind: text<(typeof documentKinds)[number]>("kind"),
+    body: text("body"),
+    proposed: text("proposed"),
+  },
+  by: "signed_by",
+  order: ["at", "id"],
+  inCase: false,
+  appendedBy: signingRoles,
+});

@@ -1,0 +1,28 @@
+import { recordingRoles } from "~/contract/roles";
+import type { otherLoads } from "~/core/response/session-record";
+import { id, instant, number, optional, text } from "./column";
+import { fact } from "./fact";
+
+/** A session as it was recorded; its sets are a kind of their own. */
+export const sessions = fact({
+  table: "sessions",
+  columns: {
+    id: id("id"),
+    at: instant("occurred_at"),
+    receivedAt: instant("received_at"),
+    supersedes: optional(id("supersedes")),
+    painBefore: number("pain_before"),
+    minutes: optional(number("minutes")),
+    otherLoad: optional(text<(typeof otherLoads)[number]>("other_load")),
+  },
+  by: "recorded_by",
+  order: ["occurred_at", "id"],
+  inCase: true,
+  appendedBy: recordingRoles,
+  bringsAlong: ["sets", "items", "prescriptions", "endings"],
+  ofCase: (file) =>
+    file.sessions.map(({ items: _sets, ...session }) => ({
+      ...session,
+      receivedAt: session.receivedAt ?? session.at,
+    })),
+});

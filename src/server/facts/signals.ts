@@ -1,0 +1,23 @@
+import { recordingRoles } from "~/contract/roles";
+import type { StopSignalCode } from "~/core/intake/stop-signal";
+import { id, instant, optional, text } from "./column";
+import { fact } from "./fact";
+
+/** A stop signal as it was raised. */
+export const signals = fact({
+  table: "stop_signals",
+  columns: {
+    id: id("id"),
+    code: text<StopSignalCode>("code"),
+    itemId: optional(id("item_id")),
+    note: optional(text("note")),
+    occurredAt: instant("occurred_at"),
+    at: instant("received_at"),
+  },
+  by: "recorded_by",
+  order: ["received_at", "id"],
+  inCase: true,
+  appendedBy: recordingRoles,
+  ofCase: (file) =>
+    (file.signals ?? []).map(({ cleared: _later, ...signal }) => ({ ...signal, occurredAt: signal.at })),
+});

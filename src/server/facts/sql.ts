@@ -1,0 +1,107 @@
+import type { RowDataPacket } from "mysql2";
+import type { Queryable } from "~/server/db/connection";
+import type { Columns, FactDefinition, FactOf } from "./fact";
+
+/** Who writes a fact into which episode, and when. */
+export interface Writing {
+  readonly clinicId: string;
+  readonly episodeId: string;
+  readonly staffId: string;
+  readonly at: string;
+}
+
+/** A fact with the name of who wrote it; empty where its table does not say. */
+export type FactRead<C extends Columns> = FactOf<C> & { readonly by: string };
+
+/** Facts of one kind by episode. */
+export type ByEpisode<T> = ReadonlyMap<string, readonly T[]>;
+
+/** Reads one kind of fact for some episodes of a clinic, oldest first. One query. */
+export async function readFacts<C extends Columns>(
+  db: Queryable,
+  definition: FactDefinition<C>,
+  clinicId: string,
+  episodeIds: readonly string[],
+): Promise<ByEpisode<FactRead<C>>> {
+  const [rows] = await db.query<RowDataPacket[]>(selectOf(definition), [clinicId, episodeIds]);
+  const facts = new Map<string, FactRead<C>[]>();
+  for (const row of rows) {
+    const episodeId = String(row["episode_id"]);
+    const found = { ...fieldsOf(definition.columns, row), by: String(row["by_name"] ?? "") } as FactRead<C>;
+    const list = facts.get(episodeId);
+    if (list) list.push(found);
+    else facts.set(episodeId, [found]);
+  }
+  return facts;
+}
+
+/** The fields of a fact from a row that has them under their column names. */
+function fieldsOf(columns: Columns, row: RowDataPacket): object {
+  return Object.fromEntries(
+    Object.entries(columns).flatMap(([field, { name, presence, fromDatabase }]) =>
+      presence === "optional" && row[name] === null ? [] : [[field, fromDatabase(row[name])]],
+    ),
+  );
+}
+
+function selectOf({ table, columns, by, order, through }: FactDefinition): string {
+  const names = Object.values(columns).map(({ name }) => `t.${name}`);
+  const owner = through ? "o" : "t";
+  const joins = [
+    ...(through ? [`JOIN ${through.table} o ON o.clinic_id = t.clinic_id AND o.id = t.${through.key}`] : []),
+    ...(by ? [`JOIN staff s ON s.clinic_id = t.clinic_id AND s.id = t.${by}`] : []),
+  ];
+  return `SELECT ${owner}.episode_id, ${names.join(", ")}${by ? ", s.name AS by_name" : ""}
+            FROM ${table} t ${joins.join(" ")}
+           WHERE ${owner}.clinic_id = ? AND ${owner}.episode_id IN (?)
+           ORDER BY ${order.map((name) => `t.${name}`).join(", ")}`;
+}
+
+/** Appends facts of one kind, in the order given; nothing where there are none. */
+export async function appendFacts<C extends Columns>(
+  db: Queryable,
+  w: Writing,
+  { table, columns, by, through }: FactDefinition<C>,
+  facts: readonly FactOf<C>[],
+): Promise<void> {
+  if (facts.length === 0) return;
+  const fields = Object.entries(columns);
+  const names = [
+    "clinic_id",
+    ...(through ? [] : ["episode_id"]),
+    ...fields.map(([, { name }]) => name),
+    ...(by ? [by] : []),
+  ];
+  const rows = facts.map((given) => [
+    w.clinicId,
+    ...(through ? [] : [w.episodeId]),
+    ...fields.map(([field, { toDatabase }]) => {
+      const value = (given as Record<string, unknown>)[field];
+      return value === undefined ? null : toDatabase(value);
+    }),
+    ...(by ? [w.staffId] : []),
+  ]);
+  await db.query(`INSERT INTO ${table} (${names.join(", ")}) VALUES ?`, [rows]);
+}
+
+/** Appends one fact. */
+export const appendFact = <C extends Columns>(
+  db: Queryable,
+  w: Writing,
+  definition: FactDefinition<C>,
+  given: FactOf<C>,
+): Promise<void> => appendFacts(db, w, definition, [given]);
+
+/** The episode a fact with this client-made id already belongs to, or null when there is none in the clinic. */
+export async function episodeOfFact(
+  db: Queryable,
+  { table }: Pick<FactDefinition, "table">,
+  clinicId: string,
+  id: string,
+): Promise<string | null> {
+  const [rows] = await db.execute<RowDataPacket[]>(
+    `SELECT episode_id FROM ${table} WHERE clinic_id = ? AND id = ?`,
+    [clinicId, id],
+  );
+  return rows[0] ? String(rows[0]["episode_id"]) : null;
+}

@@ -1,0 +1,118 @@
+import type { TSchema } from "@sinclair/typebox";
+import type { APIContext, APIRoute } from "astro";
+import { addressOf } from "~/contract/addresses";
+import {
+  usualLimit,
+  type AnswerOf,
+  type BodyOf,
+  type Endpoint,
+  type PathOf,
+  type QueryOf,
+} from "~/contract/endpoint";
+import { check } from "~/core/schema/check";
+import type { Checked } from "~/core/schema/field-problem";
+import { isUuid } from "~/core/schema/formats";
+import type { StaffContext } from "~/server/auth/staff-context";
+import { isDatabaseUnavailable } from "~/server/db/transaction";
+import { log } from "./log";
+import { ApiProblem, databaseDown, notFound, refused } from "./problem";
+import { readJson } from "./read-body";
+import { validator } from "./validator";
+
+/** What a service is asked: who, the values of the path by their names, query and body as the contract says. */
+export type Asked<E extends Endpoint> = PathOf<E> & {
+  readonly staff: E["roles"] extends "anybody" ? StaffContext | undefined : StaffContext;
+  readonly query: QueryOf<E>;
+  readonly body: BodyOf<E>;
+  readonly context: APIContext;
+};
+
+/**
+ * The route of an endpoint of the contract: who may ask, what is asked, in what form, and the answer's code are all read
+ * from its definition; the service does the rest.
+ */
+export function serve<E extends Endpoint>(
+  wire: E,
+  service: (asked: Asked<E>) => AnswerOf<E> | Promise<AnswerOf<E>>,
+): APIRoute {
+  const { path } = addressOf(wire.name);
+  const fits = wire.body && validator(wire.body);
+  return answered(async (context) => {
+    const staff = allowed(wire, context);
+    const params = pathValues(context);
+    if (path.includes("{id}") && !isUuid(params["id"] ?? "")) throw notFound();
+    const asked = {
+      ...params,
+      staff,
+      query: wire.query ? checkedQuery(wire.query, context.url) : {},
+      body: fits ? sound(fits(await readJson(context.request, wire.limit ?? usualLimit))) : undefined,
+      context,
+    };
+    return json(await service(asked as unknown as Asked<E>), wire);
+  });
+}
+
+/** A route outside the contract, such as one for the machine's own checks. */
+export function answered(handler: (context: APIContext) => Promise<Response>): APIRoute {
+  return async (context) => {
+    try {
+      return await handler(context);
+    } catch (error) {
+      return failure(error, context);
+    }
+  };
+}
+
+/** An answer as JSON; as a file to download where the endpoint says so. */
+export function json(
+  answer: unknown,
+  { status = 200, file }: Pick<Endpoint, "status" | "file"> = {},
+): Response {
+  const text = file === undefined ? JSON.stringify(answer) : `${JSON.stringify(answer, null, 2)}\n`;
+  return new Response(text, {
+    status,
+    headers: {
+      "content-type": "application/json",
+      "cache-control": "no-store",
+      ...(file === undefined ? {} : { "content-disposition": `attachment; filename="${file}"` }),
+    },
+  });
+}
+
+/** Who is asking, if they may. @throws ApiProblem 401 or 403 */
+function allowed({ roles }: Endpoint, { locals: { staff } }: APIContext): StaffContext | undefined {
+  if (roles === "anybody") return staff;
+  if (!staff) throw new ApiProblem(401, "not-signed-in", "Sign in first.");
+  if (roles === "signed-in" || roles.includes(staff.role)) return staff;
+  const title = roles.includes("clinician")
+    ? "Your role may not sign this. Ask a clinician."
+    : "Only the clinic's lead may set this.";
+  throw new ApiProblem(403, "role", title);
+}
+
+/** Ids are compared as the database gives them: in small letters. */
+function pathValues({ params }: APIContext): Record<string, string> {
+  return Object.fromEntries(
+    Object.entries(params).map(([key, value = ""]) => [key, key === "id" ? value.toLowerCase() : value]),
+  );
+}
+
+function checkedQuery(schema: TSchema, url: URL): unknown {
+  return sound(check(schema, Object.fromEntries(url.searchParams)));
+}
+
+function sound<T>(checked: Checked<T>): T {
+  if (!checked.ok) throw refused(checked.problems);
+  return checked.value;
+}
+
+/** Turns any failure into an answer; only what nobody foresaw is logged with its stack. */
+function failure(error: unknown, context: APIContext): Response {
+  if (error instanceof ApiProblem) return error.response();
+  if (isDatabaseUnavailable(error)) return databaseDown().response();
+  log.error(
+    { route: context.routePattern, error: String((error as Error)?.stack ?? error) },
+    "unforeseen failure",
+  );
+  return new ApiProblem(500, "unforeseen", "Something went wrong on our side. Nothing was saved.").response();
+}

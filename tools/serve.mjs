@@ -1,6 +1,9 @@
 // Serves the built application: one process, no state of its own; several may run against one database.
 import http from "node:http";
 import path from "node:path";
+import compression from "compression";
+import proxyAddress from "proxy-addr";
+import sirv from "sirv";
 import { pathToFileURL } from "node:url";
 import { inRepository } from "./machine/root.mjs";
 import { PlainFailure, runPlainly } from "./machine/say.mjs";
@@ -10,7 +13,9 @@ process.env.NODE_ENV ??= "production";
 
 const port = Number(process.env.PORT || 4321);
 const host = process.env.HOST || "127.0.0.1";
-const trustedProxies = (process.env.TRUSTED_PROXY ?? "").split(",").filter(Boolean);
+const trusted = proxyAddress.compile((process.env.TRUSTED_PROXY ?? "").split(",").filter(Boolean));
+/** What a page or an endpoint may be asked with; the platform's Request refuses to be made of some others. */
+const methods = new Set(["GET", "HEAD", "POST", "PUT", "PATCH", "DELETE", "OPTIONS"]);
 const largestBodyBytes = 4_194_304;
 
 /** On every answer, static files included; pages set a content policy of their own on top. */
@@ -26,21 +31,20 @@ const headers = {
 
 await runPlainly(async () => {
   const { handler } = await import(pathToFileURL(path.join(inRepository("dist"), "server/entry.mjs")).href);
+  const files = serveFiles(inRepository("dist/client"));
+  const compress = compression();
   let stopping = false;
 
   const server = http.createServer((request, response) => {
     for (const [name, value] of Object.entries(headers)) response.setHeader(name, value);
     if (stopping) response.setHeader("connection", "close");
-    forgetForwarding(request);
+    setForwarding(request);
+    if (!methods.has(request.method ?? ""))
+      return refuse(request, response, 405, "method", "This method does nothing here.");
     if (Number(request.headers["content-length"] ?? 0) > largestBodyBytes) {
-      request.resume(); // lets the sender finish, so that it reads the answer instead of a reset connection
-      response.writeHead(413, { "content-type": "application/problem+json", connection: "close" });
-      response.end(
-        JSON.stringify({ type: "/problems/too-large", title: "The body is too large.", status: 413 }),
-      );
-      return;
+      return refuse(request, response, 413, "too-large", "The body is too large.");
     }
-    handler(request, response);
+    files(request, response, () => compress(request, response, () => handler(request, response)));
   });
   server.requestTimeout = 30_000;
   server.headersTimeout = 15_000;
@@ -65,10 +69,40 @@ await runPlainly(async () => {
   if (!process.env.DATABASE_URL) throw new PlainFailure("DATABASE_URL is not set; use `npm start`.");
 });
 
-/** Forwarding headers count only when the peer is a proxy we were told to trust. */
-function forgetForwarding(request) {
-  const peer = (request.socket.remoteAddress ?? "").replace(/^::ffff:/, "");
-  if (trustedProxies.includes(peer)) return;
+/**
+ * Forwarding headers count only when the peer is a proxy we were told to trust. Each proxy writes the address it saw at the
+ * end of the list; what stands before the last one that is not ours came from the sender and may say anything.
+ */
+function setForwarding(request) {
+  const peer = request.socket.remoteAddress ?? "";
+  if (peer !== "" && trusted(peer, 0)) {
+    request.headers["x-forwarded-for"] = proxyAddress(request, trusted);
+    return;
+  }
   const kept = Object.entries(request.headers).filter(([name]) => !/^(x-forwarded-|forwarded$)/.test(name));
   request.headers = Object.fromEntries(kept);
+}
+
+/** The built files, compressed ones first. Names with a hash never change what they stand for. */
+function serveFiles(folder) {
+  return sirv(folder, {
+    brotli: true,
+    gzip: true,
+    etag: true,
+    setHeaders: (response, pathname) => {
+      const named = pathname.startsWith("/_astro/");
+      response.setHeader("cache-control", named ? "public, max-age=31536000, immutable" : "no-cache");
+    },
+  });
+}
+
+/** Refuses a request before the application sees it. */
+function refuse(request, response, status, type, title) {
+  request.resume(); // lets the sender finish, so that it reads the answer instead of a reset connection
+  response.writeHead(status, {
+    "content-type": "application/problem+json",
+    connection: "close",
+    ...(status === 405 ? { allow: [...methods].join(", ") } : {}),
+  });
+  response.end(JSON.stringify({ type: `/problems/${type}`, title, status }));
 }

@@ -5,7 +5,7 @@ import { Pain } from "~/core/response/pain-response";
 import { NextDayReport, SetRecord } from "~/core/response/session-record";
 import { oneOf } from "~/core/schema/one-of";
 import { endpoint, smallLimit } from "./endpoint";
-import { Written } from "./episode";
+import { StairView, Written } from "./episode";
 import { closed, code, date, instant, reason, uuid } from "./fields";
 import { recordingRoles, signingRoles } from "./roles";
 
@@ -158,6 +158,7 @@ export const signDecision = endpoint({
   body: DecisionBody,
   limit: smallLimit,
   answer: Written,
+  stale: Type.Object({ stair: StairView }),
   status: 201,
 });
 

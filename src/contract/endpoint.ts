@@ -13,7 +13,7 @@ export const smallLimit: BodyLimit = { bytes: 16_384, depth: 8 };
 /** A file of exercises or of a case. */
 export const fileLimit: BodyLimit = { bytes: 4_194_304, depth: 32 };
 
-interface Parts<N extends EndpointName, Q, B, A> {
+interface Parts<N extends EndpointName, Q, B, A, S> {
   readonly name: N;
   /** What it does, in a line: for the interface description. */
   readonly says: string;
@@ -24,6 +24,8 @@ interface Parts<N extends EndpointName, Q, B, A> {
   readonly body?: B;
   readonly limit?: BodyLimit;
   readonly answer: A;
+  /** What a 409 carries when the record changed since the sender looked. */
+  readonly stale?: S;
   /** 201 where something is written. */
   readonly status?: 200 | 201;
   /** The answer is a file of this name, for download. */
@@ -36,7 +38,8 @@ export type Endpoint<
   Q extends TObject | undefined = TObject | undefined,
   B extends TSchema | undefined = TSchema | undefined,
   A extends TSchema = TSchema,
-> = Parts<N, Q, B, A>;
+  S extends TSchema | undefined = TSchema | undefined,
+> = Parts<N, Q, B, A, S>;
 
 type StaticOr<S, Else> = [NonNullable<S>] extends [infer T extends TSchema]
   ? [T] extends [never]
@@ -48,6 +51,8 @@ export type BodyOf<E extends Endpoint> = StaticOr<E["body"], undefined>;
 export type QueryOf<E extends Endpoint> = StaticOr<E["query"], Record<never, string>>;
 export type PathOf<E extends Endpoint> = Record<PathParameter<(typeof addresses)[E["name"]]>, string>;
 export type AnswerOf<E extends Endpoint> = Static<E["answer"]>;
+/** What stands now, when the record changed since the sender looked. */
+export type StaleOf<E extends Endpoint> = StaticOr<E["stale"], never>;
 
 /** Defines an endpoint; its method and path stand in the list of addresses under its name. */
 export function endpoint<
@@ -55,6 +60,7 @@ export function endpoint<
   A extends TSchema,
   Q extends TObject | undefined = undefined,
   B extends TSchema | undefined = undefined,
->(definition: Parts<N, Q, B, A>): Parts<N, Q, B, A> {
+  S extends TSchema | undefined = undefined,
+>(definition: Parts<N, Q, B, A, S>): Parts<N, Q, B, A, S> {
   return definition;
 }

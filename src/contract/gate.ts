@@ -82,6 +82,7 @@ export const signGate = endpoint({
   body: GateBody,
   limit: smallLimit,
   answer: GateWritten,
+  stale: Type.Object({ gate: GateView }),
   status: 201,
 });
 

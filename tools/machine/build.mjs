@@ -1,10 +1,19 @@
 import { spawnSync } from "node:child_process";
 import { existsSync } from "node:fs";
+import { compressFolder } from "./compress.mjs";
 import { fingerprint, isMarked, mark } from "./fingerprint.mjs";
 import { inRepository, repositoryRoot } from "./root.mjs";
 import { PlainFailure, say } from "./say.mjs";
 
-const inputs = ["src", "public", "astro.config.mjs", "tsconfig.json", "package.json", "package-lock.json"];
+const inputs = [
+  "src",
+  "public",
+  "tools/machine/compress.mjs",
+  "astro.config.mjs",
+  "tsconfig.json",
+  "package.json",
+  "package-lock.json",
+];
 const markFile = inRepository("dist/.inputs");
 
 /** Builds the application for production, unless what it is made from has not changed. */
@@ -24,5 +33,6 @@ export function ensureBuild() {
   if (result.status !== 0) {
     throw new PlainFailure(`The application could not be built:\n${result.stdout}\n${result.stderr}`);
   }
+  compressFolder(inRepository("dist/client"));
   mark(markFile, wanted);
 }

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useState } from "react";
 import { attentionCodes } from "~/core/caseload/attention";
 import { type CaseloadRow } from "~/contract/clinic";
-import { callApi } from "~/islands/frame/call-api";
+import { call } from "~/islands/frame/call";
 import OutcomeMark from "~/islands/frame/OutcomeMark";
 import { t } from "~/messages/say";
 import CaseloadLine from "./CaseloadLine";
@@ -31,7 +31,7 @@ function Caseload({ rows: first, count, counts: firstCounts }: Props) {
   const present = attentionCodes.filter((code) => (counts[code] ?? 0) > 0);
 
   const renew = useCallback(async () => {
-    const answer = await callApi<{ rows: CaseloadRow[] }>("/api/caseload");
+    const answer = await call("listCaseload", {});
     if (!answer.ok) return null;
     setRows(answer.value.rows);
     setWhole(true);

@@ -1,10 +1,8 @@
 import { useEffect, useState } from "react";
 import type { CaseloadRow } from "~/contract/clinic";
-import type { DecisionBody } from "~/contract/daily";
-import type { Problem } from "~/contract/problem";
-import type { StairView, Written } from "~/contract/episode";
-import { v7 as uuid } from "uuid";
-import { callApi } from "~/islands/frame/call-api";
+import type { StairView } from "~/contract/episode";
+import { call } from "~/islands/frame/call";
+import { useWrite } from "~/islands/frame/use-write";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import ItemList from "~/islands/stair/ItemList";
 import SignalBanner from "~/islands/stair/SignalBanner";
@@ -25,12 +23,12 @@ export default function ReviewPane({ rows, at, onMove, onClose }: Props) {
   const [loaded, setStair] = useState<StairView | null>(null);
   const stair = loaded?.episodeId === episodeId ? loaded : null;
   const [chosen, setChosen] = useState<string | null>(null);
-  const [problem, setProblem] = useState<Problem | null>(null);
+  const { send, problem, setProblem } = useWrite("signDecision", { id: episodeId ?? "" });
 
   useEffect(() => {
     let current = true;
     if (!episodeId) return;
-    void callApi<StairView>(`/api/episodes/${episodeId}`).then((answer) => {
+    void call("readStair", { id: episodeId }).then((answer) => {
       if (!current) return;
       setProblem(answer.ok ? null : answer.problem);
       if (!answer.ok) return;
@@ -40,22 +38,21 @@ export default function ReviewPane({ rows, at, onMove, onClose }: Props) {
     return () => {
       current = false;
     };
-  }, [episodeId]);
+  }, [episodeId, setProblem]);
 
   useEffect(() => {
     const accept = async (present: StairView) => {
       const [first] = signable(present);
       if (!first || !present.maySign) return;
-      const body: DecisionBody = {
-        id: uuid(),
-        itemId: first.itemId,
-        expectedVersion: present.version,
-        action: "accept",
-      };
-      const answer = await callApi<Written>(`/api/episodes/${present.episodeId}/decisions`, body);
-      if (!answer.ok) return setProblem(answer.problem);
-      setStair(answer.value.stair);
-      setChosen(byUrgency(answer.value.stair.items)[0]?.itemId ?? null);
+      const { itemId } = first;
+      const expectedVersion = present.version;
+      const written = await send(
+        { itemId, expectedVersion, action: "accept" },
+        `${itemId} ${expectedVersion}`,
+      );
+      if (!written) return;
+      setStair(written.stair);
+      setChosen(byUrgency(written.stair.items)[0]?.itemId ?? null);
     };
     const acts: Record<string, () => void> = {
       j: () => onMove(Math.min(rows.length - 1, at + 1)),

@@ -1,9 +1,7 @@
 import { useState } from "react";
-import { v7 as uuid } from "uuid";
-import type { Calls, CallsBody, CallsView, CallsWritten } from "~/contract/clinic";
-import type { Problem } from "~/contract/problem";
+import type { Calls, CallsView } from "~/contract/clinic";
 import { stopSignals, urgencies } from "~/core/intake/stop-signal";
-import { callApi } from "~/islands/frame/call-api";
+import { useWrite } from "~/islands/frame/use-write";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { label, t } from "~/messages/say";
 import { island } from "~/islands/frame/island";
@@ -12,8 +10,7 @@ import { island } from "~/islands/frame/island";
 function CallsForm({ clinic, calls: first, maySet }: CallsView & { clinic: string }) {
   const [calls, setCalls] = useState<Calls>(first);
   const [saved, setSaved] = useState(first);
-  const [id, setId] = useState(() => uuid());
-  const [problem, setProblem] = useState<Problem | null>(null);
+  const { send, problem } = useWrite("setCalls", {});
   const [notice, setNotice] = useState("");
   const empty = urgencies.filter((urgency) => calls[urgency].trim() === "");
   const changed = urgencies.some((urgency) => calls[urgency] !== saved[urgency]);
@@ -21,12 +18,9 @@ function CallsForm({ clinic, calls: first, maySet }: CallsView & { clinic: strin
   const save = async () => {
     setNotice("");
     if (empty.length > 0) return document.getElementById(`call-${empty[0]}`)?.focus();
-    const body: CallsBody = { id, calls };
-    const answer = await callApi<CallsWritten>("/api/clinic/calls", body);
-    setProblem(answer.ok ? null : answer.problem);
-    if (!answer.ok) return;
-    setSaved(answer.value.calls);
-    setId(uuid());
+    const written = await send({ calls });
+    if (!written) return;
+    setSaved(written.calls);
     setNotice(t("calls.saved"));
   };
 

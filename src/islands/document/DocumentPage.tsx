@@ -1,10 +1,7 @@
 import { useState } from "react";
 import { Printer } from "lucide-react";
-import { v7 as uuid } from "uuid";
-import type { Problem } from "~/contract/problem";
-import type { Written } from "~/contract/episode";
 import type { DocumentBody } from "~/contract/record";
-import { callApi } from "~/islands/frame/call-api";
+import { useWrite } from "~/islands/frame/use-write";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { t } from "~/messages/say";
 import { island } from "~/islands/frame/island";
@@ -22,14 +19,11 @@ const longest = 20_000;
 /** A visit note or a letter, made from the record: edited here, then signed and kept as it stands. */
 function DocumentPage({ episodeId, kind, name, text: proposed, maySign }: Props) {
   const [text, setText] = useState(proposed);
-  const [id] = useState(() => uuid());
   const [signed, setSigned] = useState(false);
-  const [problem, setProblem] = useState<Problem | null>(null);
+  const { send, problem } = useWrite("signDocument", { id: episodeId });
   const sign = async () => {
-    const body: DocumentBody = { id, kind, body: text, proposed };
-    const answer = await callApi<Written>(`/api/episodes/${episodeId}/documents`, body);
-    setProblem(answer.ok ? null : answer.problem);
-    setSigned(answer.ok);
+    const written = await send({ kind, body: text, proposed }, kind);
+    setSigned(written !== null);
   };
   return (
     <div className="mx-auto flex max-w-4xl flex-col gap-3 px-4 py-4">

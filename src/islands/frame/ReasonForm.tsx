@@ -1,31 +1,47 @@
-import { useState } from "react";
 import { useForm } from "react-hook-form";
-import type { Problem } from "~/contract/problem";
-import { callApi } from "./call-api";
+import { t } from "~/messages/say";
+import type { AnswerTo, ValuesOf } from "./call";
 import ProblemNote from "./ProblemNote";
 import ReasonField, { reasonRules } from "./ReasonField";
+import { useWrite, type Content, type IdentifiedWrite } from "./use-write";
 
-interface Props<T> {
-  /** Endpoint, and what it is sent beside the reason. */
-  path: string;
-  body: () => object;
+interface Props<N extends IdentifiedWrite> {
+  /** Endpoint, and what goes into its address. */
+  write: N;
+  values: ValuesOf<N>;
+  /** What is sent, with the reason. */
+  body: (reason: string) => Content<N>;
+  /** Tells one thing that may be signed at this endpoint from another. */
+  about?: string;
   label: string;
   submit: string;
-  onDone: (written: T) => void;
+  onDone: (written: AnswerTo<N>) => void;
+  onCancel?: () => void;
   children?: React.ReactNode;
 }
 
 /** Something signed with a reason: the reason, what else it needs, and the signature. */
-export default function ReasonForm<T>({ path, body, label, submit, onDone, children }: Props<T>) {
-  const [problem, setProblem] = useState<Problem | null>(null);
-  const { register, handleSubmit, formState } = useForm<{ reason: string }>();
-  const send = handleSubmit(async ({ reason }) => {
-    const answer = await callApi<T>(path, { ...body(), reason: reason.trim() });
-    if (answer.ok) onDone(answer.value);
-    else setProblem(answer.problem);
+export default function ReasonForm<N extends IdentifiedWrite>({
+  write,
+  values,
+  body,
+  about,
+  label,
+  submit,
+  onDone,
+  onCancel,
+  children,
+}: Props<N>) {
+  const { send, problem } = useWrite(write, values);
+  const { register, handleSubmit, formState, reset } = useForm<{ reason: string }>();
+  const sign = handleSubmit(async ({ reason }) => {
+    const written = await send(body(reason.trim()), about);
+    if (!written) return;
+    reset();
+    onDone(written);
   });
   return (
-    <form onSubmit={send} className="bg-base-200 mt-2 flex flex-col gap-2 rounded-md p-2">
+    <form onSubmit={sign} className="bg-base-200 mt-2 flex flex-col gap-2 rounded-md p-2">
       <ProblemNote problem={problem} />
       {children}
       <ReasonField
@@ -33,9 +49,16 @@ export default function ReasonForm<T>({ path, body, label, submit, onDone, child
         field={register("reason", reasonRules)}
         invalid={!!formState.errors.reason}
       />
-      <button className="btn btn-primary self-start" disabled={formState.isSubmitting}>
-        {submit}
-      </button>
+      <div className="flex gap-2">
+        <button className="btn btn-primary" disabled={formState.isSubmitting}>
+          {submit}
+        </button>
+        {onCancel && (
+          <button type="button" className="btn btn-ghost" onClick={onCancel}>
+            {t("sign.cancel")}
+          </button>
+        )}
+      </div>
     </form>
   );
 }

@@ -2,7 +2,7 @@ import { BookOpen, CircleHelp, LogOut, Phone, SunMoon } from "lucide-react";
 import { useEffect, useRef } from "react";
 import type { Role } from "~/contract/roles";
 import { t } from "~/messages/say";
-import { callApi } from "./call-api";
+import { call } from "./call";
 import KeysDialog from "./KeysDialog";
 import { island } from "~/islands/frame/island";
 
@@ -19,7 +19,7 @@ const isTyping = (target: EventTarget | null) =>
 
 async function signOut() {
   sessionStorage.clear();
-  await callApi("/api/sign-out", {});
+  await call("signOut", {});
   location.assign("/sign-in");
 }
 

@@ -1,7 +1,5 @@
 import { useState } from "react";
-import type { Problem } from "~/contract/problem";
 import type { GateView } from "~/contract/gate";
-import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayDate, sayNumber, t } from "~/messages/say";
 import CriterionTable from "./CriterionTable";
 import MoveForm from "./MoveForm";
@@ -12,14 +10,12 @@ import { island } from "~/islands/frame/island";
 /** The gate a patient stands before, on one page: read, printed, signed. */
 function GatePage({ view: loaded }: { view: GateView }) {
   const [view, setView] = useState(loaded);
-  const [problem, setProblem] = useState<Problem | null>(null);
   const { gate, person, stages } = view;
   const at = stages.findIndex(({ code }) => code === view.stage);
   const next = stages[at + 1];
   const here = `/episodes/${view.episodeId}`;
   const changed = (now: GateView) => {
     setView(now);
-    setProblem(null);
   };
 
   return (
@@ -55,7 +51,6 @@ function GatePage({ view: loaded }: { view: GateView }) {
           </a>
         </div>
       </div>
-      {problem && <ProblemNote problem={problem} />}
 
       {gate && (
         <>
@@ -85,8 +80,8 @@ function GatePage({ view: loaded }: { view: GateView }) {
         </>
       )}
       <div className="mt-4 grid items-start gap-4 md:grid-cols-2 print:hidden">
-        <MoveForm view={view} onSigned={changed} onProblem={setProblem} />
-        {gate && <PassingBox view={view} onSet={changed} onProblem={setProblem} />}
+        <MoveForm view={view} onSigned={changed} />
+        {gate && <PassingBox view={view} onSet={changed} />}
       </div>
       <MoveHistory view={view} />
       <footer className="mt-6 hidden text-sm print:block">

@@ -1,22 +1,20 @@
 import { useState } from "react";
 import { useForm } from "react-hook-form";
-import { v7 as uuid } from "uuid";
-import type { Problem } from "~/contract/problem";
-import type { GateBody, GateView, GateWritten } from "~/contract/gate";
-import { callApi } from "~/islands/frame/call-api";
+import type { GateBody, GateView } from "~/contract/gate";
+import { useWrite } from "~/islands/frame/use-write";
+import ProblemNote from "~/islands/frame/ProblemNote";
 import ReasonField, { reasonRules } from "~/islands/frame/ReasonField";
 import { t } from "~/messages/say";
 
 interface Props {
   view: GateView;
   onSigned: (now: GateView) => void;
-  onProblem: (problem: Problem | null) => void;
 }
 
 type Action = GateBody["action"];
 
 /** Signs the move through the gate; past a closed one or back only with a reason. */
-export default function MoveForm({ view, onSigned, onProblem }: Props) {
+export default function MoveForm({ view, onSigned }: Props) {
   const { gate, stages, stage, maySign } = view;
   const at = stages.findIndex(({ code }) => code === stage);
   const next = stages[at + 1];
@@ -24,23 +22,17 @@ export default function MoveForm({ view, onSigned, onProblem }: Props) {
   const [action, setAction] = useState<Action | null>(null);
   const { register, handleSubmit, formState, reset } = useForm<{ reason: string; stage: string }>();
 
+  const write = useWrite("signGate", { id: view.episodeId }, ({ gate: now }) => onSigned(now));
+
   const sign = async (kind: Action, to: string, reason?: string) => {
-    const body: GateBody = {
-      id: uuid(),
-      expectedVersion: view.version,
-      action: kind,
-      stage: to,
-      ...(reason ? { reason } : {}),
-    };
-    const answer = await callApi<GateWritten>(`/api/episodes/${view.episodeId}/gate`, body);
-    if (answer.ok) {
-      setAction(null);
-      reset();
-      return onSigned(answer.value.gate);
-    }
-    const stale = (answer.problem.changed as { gate?: GateView } | undefined)?.gate;
-    if (stale) onSigned(stale);
-    onProblem(answer.problem);
+    const written = await write.send(
+      { expectedVersion: view.version, action: kind, stage: to, ...(reason ? { reason } : {}) },
+      `${kind} ${to}`,
+    );
+    if (!written) return;
+    setAction(null);
+    reset();
+    onSigned(written.gate);
   };
   const submit = handleSubmit(({ reason, stage: chosen }) =>
     action === "back"
@@ -53,6 +45,7 @@ export default function MoveForm({ view, onSigned, onProblem }: Props) {
     <section className="bg-base-100 border-base-300 rounded-box border p-3" data-testid="move">
       <h2 className="font-semibold">{t("gate.sign")}</h2>
       <p className="text-base-content/80 text-sm">{t("gate.signNotice")}</p>
+      <ProblemNote problem={write.problem} />
       {action === null && (
         <div className="mt-2 flex flex-wrap gap-2">
           {next && gate?.outcome === "open" && (

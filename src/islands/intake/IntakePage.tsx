@@ -5,7 +5,7 @@ import type { Problem } from "~/contract/problem";
 import type { DraftList } from "~/contract/intake";
 import type { Placing } from "~/core/intake/place";
 import type { Pathway } from "~/core/pathway/pathway";
-import { callApi } from "~/islands/frame/call-api";
+import { call } from "~/islands/frame/call";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayTime, t } from "~/messages/say";
 import { emptyIntake, fieldOf, resumedIntake, toIntake, type IntakeFields } from "./intake-fields";
@@ -48,11 +48,7 @@ function IntakePage({ pathways, drafts, zone, maySign, known }: Props) {
       timer.current = setTimeout(async () => {
         const fields = getValues();
         const label = `${fields.givenName} ${fields.familyName}`.trim() || t("intake.nameless");
-        const saved = await callApi<{ savedAt: string }>("/api/intakes/drafts", {
-          id,
-          label,
-          body: { ...fields },
-        });
+        const saved = await call("keepIntakeDraft", {}, { id, label, body: { ...fields } });
         if (saved.ok) setSavedAt(saved.value.savedAt);
       }, pauseMs);
     });
@@ -69,7 +65,7 @@ function IntakePage({ pathways, drafts, zone, maySign, known }: Props) {
   };
 
   const propose = form.handleSubmit(async (fields) => {
-    const answer = await callApi<Placing>("/api/intakes/placing", { intake: toIntake(fields) });
+    const answer = await call("proposePlacing", {}, { intake: toIntake(fields) });
     if (!answer.ok) {
       setPlacing(null);
       answer.problem.problems?.forEach(({ path, problem: message }, n) =>
@@ -133,7 +129,6 @@ function IntakePage({ pathways, drafts, zone, maySign, known }: Props) {
             intake={toIntake(getValues())}
             beside={getValues().beside}
             maySign={maySign}
-            onProblem={setProblem}
           />
         )}
       </div>

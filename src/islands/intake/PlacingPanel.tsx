@@ -1,10 +1,9 @@
 import { useEffect, useRef, useState } from "react";
-import { v7 as uuid } from "uuid";
-import type { Problem } from "~/contract/problem";
-import type { IntakeBody, IntakeWritten } from "~/contract/intake";
+import { v5 as uuidOf } from "uuid";
 import type { Intake } from "~/core/intake/intake";
 import type { PlacedItem, Placing, PlacingReason } from "~/core/intake/place";
-import { callApi } from "~/islands/frame/call-api";
+import { useWrite } from "~/islands/frame/use-write";
+import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayDose } from "~/messages/describe";
 import { label, sayNumber, t } from "~/messages/say";
 import type { PathwayChoice } from "./IntakePage";
@@ -16,14 +15,13 @@ interface Props {
   intake: Intake;
   beside: string;
   maySign: boolean;
-  onProblem: (problem: Problem | null) => void;
 }
 
 /** The stage and, lane by lane, the exercise proposed, each with its reason; changed here and signed. */
-export default function PlacingPanel({ id, pathway, placing, intake, beside, maySign, onProblem }: Props) {
+export default function PlacingPanel({ id, pathway, placing, intake, beside, maySign }: Props) {
   const [stage, setStage] = useState(placing.stage);
   const [reason, setReason] = useState("");
-  const [busy, setBusy] = useState(false);
+  const { send, busy, problem } = useWrite("signIntake", {});
   const [chosen, setChosen] = useState<(PlacedItem | null)[]>(() => placing.lanes.map((lane) => lane.chosen));
   const box = useRef<HTMLElement>(null);
   useEffect(() => {
@@ -35,24 +33,21 @@ export default function PlacingPanel({ id, pathway, placing, intake, beside, may
   const minutes = items.reduce((sum, item) => sum + item.time.minutes, 0) + Math.max(0, items.length - 1) / 2;
   const others = stage !== placing.stage;
   const sign = async () => {
-    setBusy(true);
-    const body: IntakeBody = {
+    const written = await send({
       id,
       intake,
       ...(beside ? { beside } : {}),
       stage,
       ...(others && reason.trim() ? { reason: reason.trim() } : {}),
       items: items.map(({ exerciseId, variantId, prescription }) => ({
-        id: uuid(),
+        // The same exercise of the same intake has the same id, however often it is sent.
+        id: uuidOf(exerciseId, id),
         exerciseId,
         variantId,
         sets: prescription.dose.sets,
       })),
-    };
-    const answer = await callApi<IntakeWritten>("/api/intakes", body);
-    setBusy(false);
-    if (answer.ok) location.assign(`/episodes/${answer.value.id}`);
-    else onProblem(answer.problem);
+    });
+    if (written) location.assign(`/episodes/${written.id}`);
   };
   const choose = (at: number, variantId: string) => {
     const lane = placing.lanes[at];
@@ -154,6 +149,7 @@ export default function PlacingPanel({ id, pathway, placing, intake, beside, may
           {t("placing.target", { left: placing.weeksToTarget, needed: placing.weeksNeeded })}
         </p>
       )}
+      <ProblemNote problem={problem} />
       {maySign ? (
         <button
           type="button"

@@ -7,7 +7,7 @@ import { knobByName } from "~/core/progression/knob";
 import type { Prescription } from "~/core/progression/prescription";
 import { sidesOf } from "~/core/progression/sides-of";
 import ExerciseFigure from "~/islands/figure/ExerciseFigure";
-import { callApi } from "~/islands/frame/call-api";
+import { call } from "~/islands/frame/call";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import FilterSelect from "~/islands/plan/FilterSelect";
 import { sayDose, sayKnobValue } from "~/messages/describe";
@@ -33,7 +33,7 @@ export default function ComparePanel({ exercise, prescription, names, heightM, s
     setChosen(id);
     asked.current = id;
     if (!id) return setOther(null);
-    const found = await callApi<Exercise>(`/api/exercises/${id}`);
+    const found = await call("readExercise", { code: id });
     if (asked.current !== id) return;
     setProblem(found.ok ? null : found.problem);
     if (!found.ok) return;

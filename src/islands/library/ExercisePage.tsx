@@ -1,14 +1,11 @@
 import { useState } from "react";
-import { v7 as uuid } from "uuid";
 import { doseMinutes } from "~/core/dose/dose-minutes";
-import type { Problem } from "~/contract/problem";
 import type { LibraryPatient } from "~/contract/library";
-import type { PlanWritten } from "~/contract/plan";
 import { firstPrescription, variantOf, type Exercise } from "~/core/progression/exercise";
 import { sidesOf } from "~/core/progression/sides-of";
 import ExerciseFigure from "~/islands/figure/ExerciseFigure";
 import { usualHeightM } from "~/islands/figure/use-figure";
-import { callApi } from "~/islands/frame/call-api";
+import { useWrite } from "~/islands/frame/use-write";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayDose } from "~/messages/describe";
 import { sayNumber, t } from "~/messages/say";
@@ -38,7 +35,7 @@ function ExercisePage({ exercise, variantId, own, mayEdit, patient: known, names
   const [heightM, setHeightM] = useState(known?.heightM ?? usualHeightM);
   const [side, setSide] = useState<"left" | "right">(known?.involvedSide === "left" ? "left" : "right");
   const [patient, setPatient] = useState(known);
-  const [problem, setProblem] = useState<Problem | null>(null);
+  const { send, problem } = useWrite("addItem", { id: known?.episodeId ?? "" });
   const [notice, setNotice] = useState("");
   const variant = variantOf(exercise, prescription.variantId);
   const { minutes } = doseMinutes({ dose: prescription.dose, sides: sidesOf(exercise, prescription) });
@@ -53,10 +50,8 @@ function ExercisePage({ exercise, variantId, own, mayEdit, patient: known, names
   const add = async () => {
     if (!patient) return;
     const { variantId: chosen, settings, dose } = prescription;
-    const body = { id: uuid(), exerciseId: exercise.id, variantId: chosen, settings, dose };
-    const written = await callApi<PlanWritten>(`/api/episodes/${patient.episodeId}/items`, body);
-    if (!written.ok) return setProblem(written.problem);
-    setProblem(null);
+    const written = await send({ exerciseId: exercise.id, variantId: chosen, settings, dose }, chosen);
+    if (!written) return;
     setNotice(t("exercise.added"));
     setPatient({ ...patient, inPlan: [...patient.inPlan, exercise.id] });
   };

@@ -2,7 +2,7 @@ import { Plus, Search, SlidersHorizontal } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import type { Problem } from "~/contract/problem";
 import type { LibraryAnswer } from "~/contract/library";
-import { callApi } from "~/islands/frame/call-api";
+import { call } from "~/islands/frame/call";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { t } from "~/messages/say";
 import { moveAmongCards } from "./card-keys";
@@ -30,7 +30,7 @@ function LibraryPage({ answer: first, query: asked, pathways, mayAdd }: Props) {
   const box = useRef<HTMLInputElement>(null);
   const fresh = useRef(true);
   const { patient } = answer;
-  const home = patient ? `/api/episodes/${patient.episodeId}/library` : "/api/library";
+  const episodeId = patient?.episodeId;
 
   useEffect(() => {
     if (fresh.current) {
@@ -41,7 +41,10 @@ function LibraryPage({ answer: first, query: asked, pathways, mayAdd }: Props) {
     const timer = setTimeout(async () => {
       const address = addressOf(query);
       history.replaceState(null, "", address ? `?${address}` : location.pathname);
-      const found = await callApi<LibraryAnswer>(`${home}?${parametersOf(query)}`);
+      const asked = Object.fromEntries(new URLSearchParams(parametersOf(query)));
+      const found = episodeId
+        ? await call("searchPatientLibrary", { id: episodeId, ...asked })
+        : await call("searchLibrary", asked);
       if (!current) return;
       setProblem(found.ok ? null : found.problem);
       if (found.ok) setAnswer(found.value);
@@ -50,7 +53,7 @@ function LibraryPage({ answer: first, query: asked, pathways, mayAdd }: Props) {
       current = false;
       clearTimeout(timer);
     };
-  }, [query, home]);
+  }, [query, episodeId]);
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {

@@ -1,12 +1,10 @@
 import { useState, type ReactNode } from "react";
-import { v7 as uuid } from "uuid";
-import type { Problem } from "~/contract/problem";
-import type { CatalogueWritten } from "~/contract/library";
 import type { FieldProblem } from "~/core/schema/field-problem";
 import { laneCodes } from "~/core/progression/body";
 import { firstPrescription, type Exercise } from "~/core/progression/exercise";
 import ExerciseFigure from "~/islands/figure/ExerciseFigure";
-import { callApi } from "~/islands/frame/call-api";
+import { call } from "~/islands/frame/call";
+import { useWrite } from "~/islands/frame/use-write";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import FilterSelect from "~/islands/plan/FilterSelect";
 import { isKey, t } from "~/messages/say";
@@ -29,7 +27,7 @@ function OwnExerciseForm({ base: first, isNew, names, drawn }: Props) {
   const [base, setBase] = useState(first);
   const [draft, setDraft] = useState(() => draftOf(first, isNew));
   const [wrong, setWrong] = useState<readonly FieldProblem[]>([]);
-  const [problem, setProblem] = useState<Problem | null>(null);
+  const { send, problem, setProblem } = useWrite("saveExercise", {});
   const set = (change: Partial<OwnDraft>) => setDraft({ ...draft, ...change });
   const faultAt = (path: string) => {
     const found = wrong.find((one) => one.path === path)?.problem;
@@ -43,7 +41,7 @@ function OwnExerciseForm({ base: first, isNew, names, drawn }: Props) {
     base.variants.find(({ id }) => draft.variants.some((kept) => kept.id === id)) ?? base.variants[0];
 
   const startFrom = async (id: string) => {
-    const found = await callApi<Exercise>(`/api/exercises/${id}`);
+    const found = await call("readExercise", { code: id });
     if (!found.ok) return setProblem(found.problem);
     setBase(found.value);
     setDraft({ ...draftOf(found.value, true), name: draft.name });
@@ -59,10 +57,8 @@ function OwnExerciseForm({ base: first, isNew, names, drawn }: Props) {
       return;
     }
     const exercise = exerciseOf(base, draft, isNew);
-    const body = { id: uuid(), action: isNew ? "add" : "revise", exercise };
-    const written = await callApi<CatalogueWritten>("/api/exercises", body);
-    if (written.ok) location.assign(`/library/${exercise.id}`);
-    else setProblem(written.problem);
+    const written = await send({ action: isNew ? "add" : "revise", exercise }, exercise.id);
+    if (written) location.assign(`/library/${exercise.id}`);
   };
 
   return (

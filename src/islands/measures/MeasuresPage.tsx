@@ -1,7 +1,7 @@
+import { v7 as uuid } from "uuid";
 import { useEffect, useMemo, useState } from "react";
-import type { Problem } from "~/contract/problem";
-import type { MeasuresView, VisitWritten } from "~/contract/measures";
-import { callApi } from "~/islands/frame/call-api";
+import type { MeasuresView } from "~/contract/measures";
+import { useWrite } from "~/islands/frame/use-write";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayNumber, t } from "~/messages/say";
 import EntryGrid from "./EntryGrid";
@@ -13,6 +13,7 @@ import { island } from "~/islands/frame/island";
 
 /** A new visit: today, with what the next gate needs. */
 const fresh = ({ today, battery }: MeasuresView): VisitDraft => ({
+  id: uuid(),
   takenOn: today,
   codes: battery.map((entry) => entry.measure),
   rows: {},
@@ -24,9 +25,8 @@ function MeasuresPage({ view: loaded }: { view: MeasuresView }) {
   const measures = useMemo(() => new Map(view.measures.map((m) => [m.code, m])), [view.measures]);
   const [draft, setDraft] = useState<VisitDraft>(() => keptVisitDraft(loaded.episodeId) ?? fresh(loaded));
   const [trend, setTrend] = useState<string | null>(null);
-  const [problem, setProblem] = useState<Problem | null>(null);
+  const { send, busy, problem } = useWrite("recordVisit", { id: loaded.episodeId });
   const [notice, setNotice] = useState("");
-  const [busy, setBusy] = useState(false);
   const faults = draftFaults(draft, measures);
   const minutes = draft.codes.reduce((sum, code) => sum + (measures.get(code)?.minutes ?? 0), 0);
 
@@ -46,14 +46,11 @@ function MeasuresPage({ view: loaded }: { view: MeasuresView }) {
   const record = async () => {
     const body = toVisit(draft, measures);
     if (!body) return setNotice(t("measures.nothingTyped"));
-    setBusy(true);
-    const answer = await callApi<VisitWritten>(`/api/episodes/${view.episodeId}/measures`, body);
-    setBusy(false);
-    if (!answer.ok) return setProblem(answer.problem);
+    const written = await send(body);
+    if (!written) return;
     dropVisitDraft(view.episodeId);
-    setView(answer.value.measures);
-    setDraft(fresh(answer.value.measures));
-    setProblem(null);
+    setView(written.measures);
+    setDraft(fresh(written.measures));
     setNotice(t("measures.recorded", { count: body.results.length }));
   };
 

@@ -2,7 +2,7 @@ import { Download, X } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import type { Problem } from "~/contract/problem";
 import type { TrendView } from "~/contract/measures";
-import { callApi } from "~/islands/frame/call-api";
+import { call } from "~/islands/frame/call";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayDate, sayNumber, t } from "~/messages/say";
 import TrendChart from "./TrendChart";
@@ -26,7 +26,7 @@ export default function TrendPane({ episodeId, code, version, onClose }: Props) 
 
   useEffect(() => {
     let current = true;
-    void callApi<TrendView>(`/api/episodes/${episodeId}/trend?measure=${code}`).then((answer) => {
+    void call("readTrend", { id: episodeId, measure: code }).then((answer) => {
       if (!current) return;
       if (answer.ok) setTrend(answer.value);
       else setProblem(answer.problem);

@@ -20,6 +20,7 @@ const named = (code: string) => {
 };
 const adduction = named("hip-adduction-force");
 const draft = (code: string, change: Partial<RowEntry>): VisitDraft => ({
+  id: "01890a5d-ac96-774b-bcce-b302099a8057",
   takenOn: "2026-03-10",
   codes: [code],
   rows: { [code]: { ...emptyRow(named(code)), ...change } },

@@ -1,4 +1,4 @@
-import { v7 as uuid } from "uuid";
+import { v5 as uuidOf } from "uuid";
 import type { VisitBody } from "~/contract/measures";
 import type { Measure, ResultDetail } from "~/core/measure/measure";
 import { parseEntry, type EntryFault } from "~/core/measure/parse-entry";
@@ -23,6 +23,8 @@ export interface RowEntry {
 
 /** Everything typed in a visit so far; what is kept when the page is left. */
 export interface VisitDraft {
+  /** Made with the draft and kept with it, so that a visit is recorded once however often it is sent. */
+  readonly id: string;
   readonly takenOn: string;
   readonly codes: readonly string[];
   readonly rows: Readonly<Record<string, RowEntry>>;
@@ -80,7 +82,7 @@ export function draftFaults(draft: VisitDraft, measures: ReadonlyMap<string, Mea
   });
 }
 
-/** The draft as it is sent; null when nothing has been typed. Ids are made here, so sending twice is harmless. */
+/** The draft as it is sent; null when nothing has been typed. Its ids follow from the draft's own, so sending twice is harmless. */
 export function toVisit(draft: VisitDraft, measures: ReadonlyMap<string, Measure>): VisitBody | null {
   const results = draft.codes.flatMap((code) => {
     const [measure, row] = [measures.get(code), draft.rows[code]];
@@ -92,7 +94,8 @@ export function toVisit(draft: VisitDraft, measures: ReadonlyMap<string, Measure
       const detail = { ...(limit ? { limit } : {}), ...(marks ? { marks: [...marks] } : {}) };
       return [
         {
-          id: uuid(),
+          // The same measure and side of the same visit have the same id, however often they are sent.
+          id: uuidOf(`${code} ${side}`, draft.id),
           measure: code,
           side,
           trials: [...values],
@@ -103,7 +106,7 @@ export function toVisit(draft: VisitDraft, measures: ReadonlyMap<string, Measure
       ];
     });
   });
-  return results.length === 0 ? null : { id: uuid(), takenOn: draft.takenOn, results };
+  return results.length === 0 ? null : { id: draft.id, takenOn: draft.takenOn, results };
 }
 
 /** Lines of a copied spreadsheet column, as typed; a trailing line break adds nothing. */

@@ -21,7 +21,7 @@ const row = shape<RowEntry>({
   }) as Guard<RowEntry["sides"]>,
 });
 
-const isVisitDraft = shape<VisitDraft>({ takenOn: text, codes: listOf(text), rows: recordOf(row) });
+const isVisitDraft = shape<VisitDraft>({ id: text, takenOn: text, codes: listOf(text), rows: recordOf(row) });
 
 const keyOf = (episodeId: string) => `visit-${episodeId}`;
 

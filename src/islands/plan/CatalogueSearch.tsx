@@ -6,7 +6,7 @@ import type { PlanView } from "~/contract/plan";
 import { bodyPositions, laneCodes, type Lane } from "~/core/progression/body";
 import { bareHome } from "~/core/progression/kit";
 import { knobByName } from "~/core/progression/knob";
-import { callApi } from "~/islands/frame/call-api";
+import { call } from "~/islands/frame/call";
 import { sayKnobValue } from "~/messages/describe";
 import { t } from "~/messages/say";
 import FilterSelect from "./FilterSelect";
@@ -37,7 +37,7 @@ export default function CatalogueSearch({ plan, lane, onLane, onChanged, onProbl
   const stage = onlyStage ? `${plan.pathway}/${plan.stage}` : "";
 
   useEffect(() => {
-    const params = new URLSearchParams({
+    const query = {
       text,
       lane,
       kit: kits[kit],
@@ -45,10 +45,10 @@ export default function CatalogueSearch({ plan, lane, onLane, onChanged, onProbl
       contraction,
       stage,
       lowKneeBend: lowKneeBend ? "true" : "",
-    });
+    };
     let current = true;
     const timer = setTimeout(async () => {
-      const found = await callApi<CatalogueAnswer>(`/api/exercises?${params}`);
+      const found = await call("searchCatalogue", query);
       if (!current) return;
       if (found.ok) setAnswer(found.value);
       else onProblem(found.problem);
@@ -142,7 +142,7 @@ export default function CatalogueSearch({ plan, lane, onLane, onChanged, onProbl
           {t("plan.lowBend")}
         </label>
       </div>
-      {answer && <HitList plan={plan} answer={answer} onChanged={onChanged} onProblem={onProblem} />}
+      {answer && <HitList plan={plan} answer={answer} onChanged={onChanged} />}
     </section>
   );
 }

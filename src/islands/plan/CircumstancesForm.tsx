@@ -1,18 +1,16 @@
 import { FormProvider, useForm } from "react-hook-form";
-import { v7 as uuid } from "uuid";
-import type { Problem } from "~/contract/problem";
-import type { PlanView, PlanWritten } from "~/contract/plan";
+import type { PlanView } from "~/contract/plan";
 import { bareHome, fullGym } from "~/core/progression/kit";
-import { callApi } from "~/islands/frame/call-api";
+import { useWrite } from "~/islands/frame/use-write";
 import { limitField, toLimit, type LimitField } from "~/islands/intake/limit-field";
 import { LimitsSection } from "~/islands/intake/SafetySections";
+import ProblemNote from "~/islands/frame/ProblemNote";
 import ReasonField, { reasonRules } from "~/islands/frame/ReasonField";
 import { t } from "~/messages/say";
 
 interface Props {
   plan: PlanView;
   onChanged: (next: PlanView, said: string) => void;
-  onProblem: (problem: Problem) => void;
 }
 
 interface Fields {
@@ -25,7 +23,7 @@ interface Fields {
 }
 
 /** What the plan must fit into from now on: days, minutes, kit, the floor, the surgeon's limits. Items that no longer fit then say so. */
-export default function CircumstancesForm({ plan, onChanged, onProblem }: Props) {
+export default function CircumstancesForm({ plan, onChanged }: Props) {
   const before = plan.circumstances;
   const limits = before?.limits ?? [];
   const form = useForm<Fields>({
@@ -38,10 +36,10 @@ export default function CircumstancesForm({ plan, onChanged, onProblem }: Props)
     },
   });
   const { register, handleSubmit, formState } = form;
+  const { send, problem } = useWrite("setCircumstances", { id: plan.episodeId });
   const submit = handleSubmit(async ({ days, minutes, place, cannotFloor, limits: lines, reason }) => {
     const kit = { keep: before?.kit ?? bareHome, home: bareHome, gym: fullGym }[place];
     const body = {
-      id: uuid(),
       reason: reason.trim(),
       circumstances: {
         // Limits that the form cannot show stay as they are.
@@ -53,9 +51,8 @@ export default function CircumstancesForm({ plan, onChanged, onProblem }: Props)
         kit: [...kit],
       },
     };
-    const answer = await callApi<PlanWritten>(`/api/episodes/${plan.episodeId}/circumstances`, body);
-    if (answer.ok) onChanged(answer.value.plan, t("plan.circumstancesSaved"));
-    else onProblem(answer.problem);
+    const written = await send(body);
+    if (written) onChanged(written.plan, t("plan.circumstancesSaved"));
   });
   return (
     <details className="bg-base-100 border-base-300 rounded-box border p-3" data-testid="circumstances">
@@ -104,6 +101,9 @@ export default function CircumstancesForm({ plan, onChanged, onProblem }: Props)
             field={register("reason", reasonRules)}
             invalid={!!formState.errors.reason}
           />
+        </div>
+        <div className="col-span-2 empty:hidden">
+          <ProblemNote problem={problem} />
         </div>
         <button className="btn btn-primary col-span-2 justify-self-start" disabled={formState.isSubmitting}>
           {t("plan.circumstancesSign")}

@@ -1,9 +1,7 @@
-import { useState } from "react";
-import { v7 as uuid } from "uuid";
-import type { Problem } from "~/contract/problem";
 import type { CatalogueAnswer, CatalogueHit } from "~/contract/library";
-import type { PlanView, PlanWritten } from "~/contract/plan";
-import { callApi } from "~/islands/frame/call-api";
+import type { PlanView } from "~/contract/plan";
+import { useWrite } from "~/islands/frame/use-write";
+import ProblemNote from "~/islands/frame/ProblemNote";
 import { t } from "~/messages/say";
 import HitGroup from "./HitGroup";
 
@@ -11,26 +9,22 @@ interface Props {
   plan: PlanView;
   answer: CatalogueAnswer;
   onChanged: (next: PlanView, said: string) => void;
-  onProblem: (problem: Problem) => void;
 }
 
 /** What a search found, ready to join the plan. */
-export default function HitList({ plan, answer, onChanged, onProblem }: Props) {
-  const [busy, setBusy] = useState(false);
+export default function HitList({ plan, answer, onChanged }: Props) {
+  const { send, busy, problem } = useWrite("addItem", { id: plan.episodeId });
   const inPlan = new Set(plan.items.map((item) => item.exerciseId));
   const { count, hits } = answer;
 
   const add = async ({ exerciseId, exerciseName, variantId }: CatalogueHit) => {
-    setBusy(true);
-    const body = { id: uuid(), exerciseId, variantId };
-    const written = await callApi<PlanWritten>(`/api/episodes/${plan.episodeId}/items`, body);
-    setBusy(false);
-    if (written.ok) onChanged(written.value.plan, t("plan.added", { exercise: exerciseName }));
-    else onProblem(written.problem);
+    const written = await send({ exerciseId, variantId }, variantId);
+    if (written) onChanged(written.plan, t("plan.added", { exercise: exerciseName }));
   };
 
   return (
     <>
+      <ProblemNote problem={problem} />
       <p className="text-base-content/80 mt-1 text-sm" role="status" data-testid="hit-count">
         {count > hits.length ? t("plan.hitsShown", { count, shown: hits.length }) : t("plan.hits", { count })}
       </p>

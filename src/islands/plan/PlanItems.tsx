@@ -1,5 +1,4 @@
 import { useState } from "react";
-import type { Problem } from "~/contract/problem";
 import type { NextStep, PlanView } from "~/contract/plan";
 import FigureThumb from "~/islands/figure/FigureThumb";
 import { sayDose, sayKnobValue } from "~/messages/describe";
@@ -9,11 +8,10 @@ import EndItemForm from "./EndItemForm";
 interface Props {
   plan: PlanView;
   onChanged: (next: PlanView, said: string) => void;
-  onProblem: (problem: Problem) => void;
 }
 
 /** The items of the plan in their order, each with dose, minutes and the one knob that would be turned next. */
-export default function PlanItems({ plan, onChanged, onProblem }: Props) {
+export default function PlanItems({ plan, onChanged }: Props) {
   const [ending, setEnding] = useState<string | null>(null);
   if (plan.items.length === 0) {
     return <p className="bg-base-100 border-base-300 rounded-box border p-4">{t("plan.empty")}</p>;
@@ -75,7 +73,6 @@ export default function PlanItems({ plan, onChanged, onProblem }: Props) {
               episodeId={plan.episodeId}
               item={item}
               onCancel={() => setEnding(null)}
-              onProblem={onProblem}
               onEnded={(next) => {
                 setEnding(null);
                 onChanged(next, t("plan.ended", { exercise: item.exerciseName }));

@@ -74,10 +74,8 @@ function PlanPage({ plan: loaded }: { plan: PlanView }) {
       )}
       <div className="mt-3 grid items-start gap-4 lg:grid-cols-2">
         <div className="flex min-w-0 flex-col gap-3">
-          <PlanItems plan={plan} onChanged={changed} onProblem={setProblem} />
-          {plan.maySign && (
-            <CircumstancesForm key={plan.version} plan={plan} onChanged={changed} onProblem={setProblem} />
-          )}
+          <PlanItems plan={plan} onChanged={changed} />
+          {plan.maySign && <CircumstancesForm key={plan.version} plan={plan} onChanged={changed} />}
         </div>
         <CatalogueSearch
           plan={plan}

@@ -2,7 +2,7 @@ import { useEffect, useState } from "react";
 import type { RecordView } from "~/contract/record";
 import type { Replay } from "~/core/review/replay-decisions";
 import { localDay } from "~/core/schedule/local-day";
-import { callApi } from "~/islands/frame/call-api";
+import { call } from "~/islands/frame/call";
 import { sayDate, t } from "~/messages/say";
 import { exerciseName } from "./EntryBody";
 
@@ -10,7 +10,7 @@ import { exerciseName } from "./EntryBody";
 export default function ReplayNote({ record }: { record: RecordView }) {
   const [replay, setReplay] = useState<Replay | null>(null);
   useEffect(() => {
-    void callApi<Replay>(`/api/episodes/${record.episodeId}/replay`).then((answer) => {
+    void call("replayDecisions", { id: record.episodeId }).then((answer) => {
       if (answer.ok) setReplay(answer.value);
     });
   }, [record.episodeId]);

@@ -2,7 +2,7 @@ import { useEffect, useState } from "react";
 import type { Problem } from "~/contract/problem";
 import type { StairView } from "~/contract/episode";
 import type { SchoolComparison } from "~/core/review/compare-schools";
-import { callApi } from "~/islands/frame/call-api";
+import { call } from "~/islands/frame/call";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayDate, t } from "~/messages/say";
 import SchoolsTable from "./SchoolsTable";
@@ -15,13 +15,11 @@ function SchoolsPage({ stair }: { stair: StairView }) {
   const [problem, setProblem] = useState<Problem | null>(null);
   useEffect(() => {
     let current = true;
-    void callApi<SchoolComparison>(`/api/episodes/${stair.episodeId}/schools?item=${itemId}`).then(
-      (answer) => {
-        if (!current) return;
-        setComparison(answer.ok ? answer.value : null);
-        setProblem(answer.ok ? null : answer.problem);
-      },
-    );
+    void call("compareSchools", { id: stair.episodeId, item: itemId }).then((answer) => {
+      if (!current) return;
+      setComparison(answer.ok ? answer.value : null);
+      setProblem(answer.ok ? null : answer.problem);
+    });
     return () => {
       current = false;
     };

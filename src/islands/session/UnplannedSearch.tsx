@@ -1,8 +1,8 @@
 import { useState } from "react";
-import type { CatalogueAnswer, CatalogueHit } from "~/contract/library";
+import type { CatalogueHit } from "~/contract/library";
 import type { Problem } from "~/contract/problem";
 import type { Exercise } from "~/core/progression/exercise";
-import { callApi } from "~/islands/frame/call-api";
+import { call } from "~/islands/frame/call";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { t } from "~/messages/say";
 
@@ -16,13 +16,12 @@ export default function UnplannedSearch({
   const [problem, setProblem] = useState<Problem | null>(null);
   const search = async (text: string) => {
     if (text.trim().length < 2) return setHits([]);
-    const path = `/api/exercises?limit=6&text=${encodeURIComponent(text.trim())}`;
-    const answer = await callApi<CatalogueAnswer>(path);
+    const answer = await call("searchCatalogue", { limit: "6", text: text.trim() });
     setProblem(answer.ok ? null : answer.problem);
     setHits(answer.ok ? answer.value.hits : []);
   };
   const add = async (hit: CatalogueHit) => {
-    const answer = await callApi<Exercise>(`/api/exercises/${hit.exerciseId}`);
+    const answer = await call("readExercise", { code: hit.exerciseId });
     if (!answer.ok) return setProblem(answer.problem);
     setHits([]);
     onAdd(answer.value, hit.variantId);

@@ -40,6 +40,13 @@ function filled(draft: SessionDraft, over: Partial<SessionDraft["items"][number]
   return { ...draft, painBefore: 0, items: [{ ...first, sets }, ...rest] };
 }
 
+/** The body of a draft that is whole. */
+const bodyOf = (draft: SessionDraft) => {
+  const body = toBody(draft);
+  if (!body) throw new Error("something is missing in the draft");
+  return body;
+};
+
 describe("a new session", () => {
   it("has what the plan says filled in, and pain and effort open", () => {
     const [item] = fresh(stepUp).items;
@@ -111,7 +118,7 @@ describe("sets alike", () => {
 
 describe("the body that is sent", () => {
   it("leaves out what was not done and what was not typed", () => {
-    const body = toBody(filled(fresh(stepUp, press)));
+    const body = bodyOf(filled(fresh(stepUp, press)));
     expect(body).not.toHaveProperty("minutes");
     expect(body).not.toHaveProperty("otherLoad");
     expect(body).not.toHaveProperty("supersedes");
@@ -121,7 +128,7 @@ describe("the body that is sent", () => {
 
   it("reads a decimal comma as the point it means", () => {
     const draft = filled(fresh(press), { loadKg: "42,5", reps: " 8 " });
-    const [item] = toBody({ ...draft, minutes: "35", otherLoad: "much" }).items as {
+    const [item] = bodyOf({ ...draft, minutes: "35", otherLoad: "much" }).items as {
       sets: SetRecord[];
     }[];
     expect(item?.sets[0]).toMatchObject({ loadKg: 42.5, reps: 8 });
@@ -129,7 +136,7 @@ describe("the body that is sent", () => {
 
   it("gives a pinch its grade, and no other limit one", () => {
     const limitOf = (limit: "pinch" | "pain", pinchGrade: string) =>
-      (toBody(filled(fresh(press), { limit, pinchGrade })).items as { sets: SetRecord[] }[])[0]?.sets[0]
+      (bodyOf(filled(fresh(press), { limit, pinchGrade })).items as { sets: SetRecord[] }[])[0]?.sets[0]
         ?.limit;
     expect(limitOf("pinch", "2")).toEqual({ kind: "pinch", pinchGrade: 2 });
     expect(limitOf("pinch", "")).toEqual({ kind: "pinch" });
@@ -140,7 +147,7 @@ describe("the body that is sent", () => {
     const outside = unplannedItem(press.exercise, "leg-press-both", "right");
     const draft = fresh(stepUp);
     const [done] = filled({ ...draft, items: [outside] }).items;
-    const body = toBody({ ...draft, painBefore: 0, items: [...draft.items, ...(done ? [done] : [])] });
+    const body = bodyOf({ ...draft, painBefore: 0, items: [...draft.items, ...(done ? [done] : [])] });
     expect(body.items).toEqual([]);
     expect(body.unplanned).toMatchObject([{ exerciseId: "leg-press", variantId: "leg-press-both" }]);
   });
@@ -191,7 +198,7 @@ describe("a correction", () => {
   it("begins with everything as it was written, and sends the same again", () => {
     const draft = correctingDraft(session, stairWith([stepUp, press]));
     expect(draft).toMatchObject({ supersedes: session.id, painBefore: 2, minutes: "30", otherLoad: "some" });
-    const body = toBody(draft);
+    const body = bodyOf(draft);
     expect(body).toMatchObject({ supersedes: session.id, occurredAt: session.at });
     expect(body.items).toEqual(session.items);
     expect(body.id).not.toBe(session.id);

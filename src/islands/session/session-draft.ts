@@ -223,60 +223,51 @@ function withOtherSide(set: SetDraft): SetDraft[] {
   return [set, other];
 }
 
-type Loose<T> = { [K in keyof T]: unknown };
-
-/** The draft as the endpoint wants it; only what has been done. */
-export function toBody(draft: SessionDraft): Loose<SessionBody> {
-  const done = draft.items.filter((item) => itemState(item) !== "todo");
-  const sets = (item: ItemDraft) => expandedSets(item).map(toSet);
-  const unplanned = done.flatMap((item) =>
-    item.unplanned
-      ? [
-          {
-            itemId: item.itemId,
-            exerciseId: item.unplanned.exercise.id,
-            variantId: item.unplanned.variantId,
-            sets: sets(item),
-          },
-        ]
-      : [],
-  );
+/** The draft as the endpoint wants it, only what has been done; null while a pain or an effort is missing in that. */
+export function toBody(draft: SessionDraft): SessionBody | null {
+  const { id, painBefore, minutes, otherLoad, supersedes } = draft;
+  const items: SessionBody["items"] = [];
+  const unplanned: NonNullable<SessionBody["unplanned"]> = [];
+  for (const item of draft.items) {
+    if (itemState(item) === "todo") continue;
+    const sets = expandedSets(item).flatMap((set) => toSet(set) ?? []);
+    if (sets.length < expandedSets(item).length) return null;
+    const { itemId, unplanned: other } = item;
+    if (other) unplanned.push({ itemId, exerciseId: other.exercise.id, variantId: other.variantId, sets });
+    else items.push({ itemId, sets });
+  }
+  if (painBefore === null) return null;
   return {
-    id: draft.id,
+    id,
     occurredAt: new Date(draft.occurredAt).toISOString(),
-    painBefore: draft.painBefore,
-    ...(draft.minutes === "" ? {} : { minutes: Number(draft.minutes) }),
-    ...(draft.otherLoad === "" ? {} : { otherLoad: draft.otherLoad }),
-    items: done.filter((item) => !item.unplanned).map((item) => ({ itemId: item.itemId, sets: sets(item) })),
+    painBefore,
+    ...(minutes === "" ? {} : { minutes: Number(minutes) }),
+    ...(otherLoad === "" ? {} : { otherLoad }),
+    items,
     ...(unplanned.length > 0 ? { unplanned } : {}),
-    ...(draft.supersedes === "" ? {} : { supersedes: draft.supersedes }),
+    ...(supersedes === "" ? {} : { supersedes }),
   };
 }
 
-function toSet(set: SetDraft): object {
-  const number = (key: "reps" | "holdSeconds" | "contacts" | "minutes" | "forceN" | "loadKg") =>
-    set[key].trim() === "" ? {} : { [key]: Number(set[key].replace(",", ".")) };
+const typedNumbers = ["reps", "holdSeconds", "contacts", "minutes", "forceN", "loadKg"] as const;
+
+/** A set as it is recorded; null while nobody has said its pain or its effort. */
+function toSet(set: SetDraft): SetRecord | null {
+  const { painDuring, effort, limit, pinchGrade, confidence, settings } = set;
+  if (painDuring === null || effort === null) return null;
+  const numbers = typedNumbers.flatMap((key) =>
+    set[key].trim() === "" ? [] : [[key, Number(set[key].replace(",", "."))] as const],
+  );
+  const graded = limit === "pinch" && pinchGrade !== "" ? { pinchGrade: Number(pinchGrade) } : {};
   return {
     side: set.side,
-    ...number("reps"),
-    ...number("holdSeconds"),
-    ...number("contacts"),
-    ...number("minutes"),
-    ...number("forceN"),
-    ...number("loadKg"),
-    painDuring: set.painDuring,
+    ...Object.fromEntries(numbers),
+    painDuring,
     painSite: set.painSite,
-    effort: set.effort,
-    ...(set.limit === ""
-      ? {}
-      : {
-          limit: {
-            kind: set.limit,
-            ...(set.limit === "pinch" && set.pinchGrade !== "" ? { pinchGrade: Number(set.pinchGrade) } : {}),
-          },
-        }),
-    ...(set.confidence === null ? {} : { confidence: set.confidence }),
-    ...(Object.keys(set.settings).length > 0 ? { settings: set.settings } : {}),
+    effort,
+    ...(limit === "" ? {} : { limit: { kind: limit, ...graded } }),
+    ...(confidence === null ? {} : { confidence }),
+    ...(Object.keys(settings).length > 0 ? { settings } : {}),
     faults: set.faults,
   };
 }

@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from "react";
 import type { UseFormReturn } from "react-hook-form";
 import type { KeptSessionDraft } from "~/contract/daily";
 import type { StairView } from "~/contract/episode";
-import { callApi } from "~/islands/frame/call-api";
+import { call } from "~/islands/frame/call";
 import { draftToResume, keepDraft } from "./kept-draft";
 import { resumedDraft, type SessionDraft } from "./session-draft";
 
@@ -40,8 +40,11 @@ export function useSessionDraft(
     let timer: ReturnType<typeof setTimeout> | undefined;
     let latest: SessionDraft | null = null;
     const send = async (draft: SessionDraft) => {
-      const path = `/api/episodes/${stair.episodeId}/session-draft`;
-      const answer = await callApi<{ savedAt: string }>(path, { id: draft.id, body: draft });
+      const answer = await call(
+        "keepSessionDraft",
+        { id: stair.episodeId },
+        { id: draft.id, body: { ...draft } },
+      );
       if (!answer.ok || stopped.current) return;
       taken = answer.value.savedAt;
       keepDraft(stair.episodeId, latest ?? draft, taken);

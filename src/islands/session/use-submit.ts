@@ -1,8 +1,9 @@
-import { useCallback, useEffect, useState } from "react";
+import { useCallback, useEffect } from "react";
 import type { UseFormReturn } from "react-hook-form";
+import { v7 as uuid } from "uuid";
 import type { Problem } from "~/contract/problem";
 import type { StairView, Written } from "~/contract/episode";
-import { callApi } from "~/islands/frame/call-api";
+import { useWrite } from "~/islands/frame/use-write";
 import { t } from "~/messages/say";
 import { itemOf, itemState, toBody, type SessionDraft } from "./session-draft";
 
@@ -17,26 +18,23 @@ export function useSubmit(
   stair: StairView,
   done: (written: Written) => void,
 ) {
-  const [problem, setProblem] = useState<Problem | null>(null);
-  const [busy, setBusy] = useState(false);
-  const [waiting, setWaiting] = useState(false);
+  const write = useWrite("recordSession", { id: stair.episodeId });
+  const { send: record, setProblem } = write;
 
   const send = useCallback(async () => {
-    setBusy(true);
-    const answer = await callApi<Written>(
-      `/api/episodes/${stair.episodeId}/sessions`,
-      toBody(form.getValues()),
-    );
-    setBusy(false);
-    if (answer.ok) {
-      setWaiting(false);
-      return done(answer.value);
-    }
-    const offline = answer.problem.status === 0;
-    setWaiting(offline);
-    setProblem(offline ? { ...answer.problem, title: t("session.waiting") } : answer.problem);
-    if (!offline) scrollTo({ top: 0 });
-  }, [done, form, stair.episodeId]);
+    const body = toBody(form.getValues());
+    const written = body && (await record(body));
+    if (written) done(written);
+  }, [done, form, record]);
+
+  const { problem } = write;
+  const waiting = problem?.status === 0 && problem.type === "/problems/offline";
+  useEffect(() => {
+    if (!problem || waiting) return;
+    scrollTo({ top: 0 });
+    // The record has this id with other content: what stands here is a session of its own when it is sent again.
+    if (problem.type === "/problems/id-conflict") form.setValue("id", uuid());
+  }, [problem, waiting, form]);
 
   useEffect(() => {
     if (!waiting) return;
@@ -71,7 +69,8 @@ export function useSubmit(
     return [...words, name ? (path.split("/").at(-1) ?? "") : path.slice(1)].filter(Boolean).join(", ");
   };
 
-  return { submit, problem, busy, sayPath };
+  const shown = waiting && problem ? { ...problem, title: t("session.waiting") } : problem;
+  return { submit, problem: shown, busy: write.busy, sayPath };
 }
 
 /** Pain and effort are asked of everybody; what is begun must be whole before it is sent. */

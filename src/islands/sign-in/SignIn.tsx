@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { useForm } from "react-hook-form";
 import type { Problem } from "~/contract/problem";
-import { callApi } from "~/islands/frame/call-api";
+import { call } from "~/islands/frame/call";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { t } from "~/messages/say";
 import { island } from "~/islands/frame/island";
@@ -16,7 +16,7 @@ function SignIn() {
   const [problem, setProblem] = useState<Problem | null>(null);
   const { register, handleSubmit, formState } = useForm<Fields>();
   const submit = handleSubmit(async (fields) => {
-    const answer = await callApi<unknown>("/api/sign-in", fields);
+    const answer = await call("signIn", {}, fields);
     if (answer.ok) location.assign("/");
     else setProblem(answer.problem);
   });

@@ -1,5 +1,4 @@
-import { v7 as uuid } from "uuid";
-import type { StairView, Written } from "~/contract/episode";
+import type { StairView } from "~/contract/episode";
 import ReasonForm from "~/islands/frame/ReasonForm";
 import { t } from "~/messages/say";
 
@@ -14,9 +13,11 @@ export default function ClearForm({ episodeId, itemId, onCleared }: Props) {
   return (
     <details className="mt-2">
       <summary className="btn">{t("sign.clear")}</summary>
-      <ReasonForm<Written>
-        path={`/api/episodes/${episodeId}/clearances`}
-        body={() => ({ id: uuid(), itemId })}
+      <ReasonForm
+        write="clearStop"
+        values={{ id: episodeId }}
+        body={(reason) => ({ itemId, reason })}
+        about={itemId}
         label={t("sign.clearReason")}
         submit={t("sign.clearSubmit")}
         onDone={({ stair }) => onCleared(stair)}

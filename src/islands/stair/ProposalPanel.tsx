@@ -1,10 +1,8 @@
 import { useState } from "react";
-import { v7 as uuid } from "uuid";
-import type { Alternative, StairItem, StairView, Written } from "~/contract/episode";
+import type { Alternative, StairItem, StairView } from "~/contract/episode";
 import type { DecisionBody } from "~/contract/daily";
-import type { Problem } from "~/contract/problem";
 import { mostUrgent, type Urgency } from "~/core/intake/stop-signal";
-import { callApi } from "~/islands/frame/call-api";
+import { useWrite } from "~/islands/frame/use-write";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayChange, sayEvidence, sayRule } from "~/messages/describe";
 import { sayTime, t } from "~/messages/say";
@@ -24,9 +22,10 @@ type Against = "change" | "refuse";
 
 /** A proposal with its rule, evidence and change; signed, changed or refused here. */
 export default function ProposalPanel({ stair, item, signable, onSigned, onStale }: Props) {
-  const [problem, setProblem] = useState<Problem | null>(null);
+  const { send, busy, problem } = useWrite("signDecision", { id: stair.episodeId }, (now) =>
+    onStale(now.stair),
+  );
   const [against, setAgainst] = useState<Against | null>(null);
-  const [busy, setBusy] = useState(false);
   const { proposal, exercise, maximumN, lastDecision } = item;
   const variantName = (id: string) => exercise.variants.find((v) => v.id === id)?.name ?? id;
   const flaredOn = proposal.rule === "ease-flare" ? proposal.evidence[0]?.date : undefined;
@@ -36,27 +35,25 @@ export default function ProposalPanel({ stair, item, signable, onSigned, onStale
   const canAccept = !["hold", "wait"].includes(proposal.outcome);
 
   const sign = async (action: DecisionBody["action"], reason?: string, alternative?: Alternative) => {
-    setBusy(true);
-    const body: DecisionBody = {
-      id: uuid(),
-      itemId: item.itemId,
-      expectedVersion: stair.version,
-      action,
-      ...(reason ? { reason } : {}),
-      ...(alternative
-        ? {
-            alternative: { direction: alternative.direction, kind: alternative.kind, knob: alternative.knob },
-          }
-        : {}),
-    };
-    const answer = await callApi<Written>(`/api/episodes/${stair.episodeId}/decisions`, body);
-    setBusy(false);
-    if (answer.ok) return onSigned(answer.value.stair);
-    const changed = answer.problem.changed as { stair?: StairView } | undefined;
-    if (answer.problem.status === 409 && changed?.stair) onStale(changed.stair);
-    setProblem(
-      answer.problem.status === 409 ? { ...answer.problem, title: t("sign.stale") } : answer.problem,
+    const written = await send(
+      {
+        itemId: item.itemId,
+        expectedVersion: stair.version,
+        action,
+        ...(reason ? { reason } : {}),
+        ...(alternative
+          ? {
+              alternative: {
+                direction: alternative.direction,
+                kind: alternative.kind,
+                knob: alternative.knob,
+              },
+            }
+          : {}),
+      },
+      `${item.itemId} ${stair.version}`,
     );
+    if (written) onSigned(written.stair);
   };
 
   return (
@@ -79,7 +76,9 @@ export default function ProposalPanel({ stair, item, signable, onSigned, onStale
         <p className="text-error mt-2 text-sm font-medium">{stair.calls[urgencyOf(item)]}</p>
       )}
       {exercise.caution && <p className="text-base-content/80 mt-1 text-sm italic">{exercise.caution}</p>}
-      <ProblemNote problem={problem} />
+      <ProblemNote
+        problem={problem?.type === "/problems/stale" ? { ...problem, title: t("sign.stale") } : problem}
+      />
       {signable && !stair.maySign && <p className="text-base-content/75 mt-2 text-sm">{t("sign.mayNot")}</p>}
       {signable && stair.maySign && !against && (
         <div className="mt-2 flex flex-wrap gap-2">

@@ -1,10 +1,8 @@
 import { useRef, useState } from "react";
 import { TriangleAlert } from "lucide-react";
-import { v7 as uuid } from "uuid";
-import type { Problem } from "~/contract/problem";
-import type { StairView, Written } from "~/contract/episode";
+import type { StairView } from "~/contract/episode";
 import { stopSignals, urgencies, type StopSignalDefinition } from "~/core/intake/stop-signal";
-import { callApi } from "~/islands/frame/call-api";
+import { useWrite } from "~/islands/frame/use-write";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { label, t } from "~/messages/say";
 import WhomToCall from "./WhomToCall";
@@ -28,7 +26,7 @@ export default function RaiseSignal({
   const [chosen, setChosen] = useState<StopSignalDefinition | null>(null);
   const [itemId, setItemId] = useState("");
   const [note, setNote] = useState("");
-  const [problem, setProblem] = useState<Problem | null>(null);
+  const { send, problem, setProblem } = useWrite("raiseSignal", { id: stair.episodeId });
   const needsExercise = chosen !== null && namesExercise.includes(chosen.suspends);
 
   const close = () => {
@@ -39,14 +37,12 @@ export default function RaiseSignal({
   };
   const raise = async () => {
     if (!chosen) return;
-    const answer = await callApi<Written>(`/api/episodes/${stair.episodeId}/signals`, {
-      id: uuid(),
-      code: chosen.code,
-      ...(itemId && needsExercise ? { itemId } : {}),
-      ...(note.trim() ? { note: note.trim() } : {}),
-    });
-    if (!answer.ok) return setProblem(answer.problem);
-    onRaised(answer.value.stair);
+    const where = needsExercise ? itemId : "";
+    const said = note.trim();
+    const body = { code: chosen.code, ...(where ? { itemId: where } : {}), ...(said ? { note: said } : {}) };
+    const written = await send(body, `${chosen.code} ${where}`);
+    if (!written) return;
+    onRaised(written.stair);
     close();
   };
 

@@ -1,10 +1,7 @@
-import { useState } from "react";
 import { Controller, useForm } from "react-hook-form";
-import { v7 as uuid } from "uuid";
-import type { Problem } from "~/contract/problem";
-import type { StairView, Written } from "~/contract/episode";
+import type { StairView } from "~/contract/episode";
 import type { PainSchoolCode } from "~/core/response/pain-school";
-import { callApi } from "~/islands/frame/call-api";
+import { useWrite } from "~/islands/frame/use-write";
 import { otherLoads, swellings } from "~/core/response/session-record";
 import AmountField from "~/islands/frame/AmountField";
 import ChoiceField from "~/islands/frame/ChoiceField";
@@ -30,8 +27,7 @@ interface Fields {
 
 /** How the patient was on the morning after; entered by the clinic. */
 export default function ReportForm({ episodeId, date, school, onDone }: Props) {
-  const [id, setId] = useState(() => uuid());
-  const [problem, setProblem] = useState<Problem | null>(null);
+  const { send, problem } = useWrite("recordReport", { id: episodeId });
   const { register, control, handleSubmit, formState } = useForm<Fields>({
     defaultValues: {
       pain: null,
@@ -44,8 +40,8 @@ export default function ReportForm({ episodeId, date, school, onDone }: Props) {
   });
   const submit = handleSubmit(async (given) => {
     const { pain, stiffnessMinutes, swelling, settledHours, loadTestPain, otherLoad } = given;
-    const answer = await callApi<Written>(`/api/episodes/${episodeId}/reports`, {
-      id,
+    if (pain === null) return;
+    const body = {
       trainingDate: date,
       pain,
       ...(stiffnessMinutes === "" ? {} : { stiffnessMinutes: Number(stiffnessMinutes) }),
@@ -53,10 +49,9 @@ export default function ReportForm({ episodeId, date, school, onDone }: Props) {
       ...(settledHours === "" ? {} : { settledHours: Number(settledHours) }),
       ...(loadTestPain === "" ? {} : { loadTestPain: Number(loadTestPain) }),
       ...(otherLoad === "" ? {} : { otherLoad }),
-    });
-    if (!answer.ok) return setProblem(answer.problem);
-    setId(uuid());
-    onDone(answer.value.stair);
+    };
+    const written = await send(body, date);
+    if (written) onDone(written.stair);
   });
   return (
     <form

@@ -1,10 +1,7 @@
-import { useState } from "react";
 import { useForm } from "react-hook-form";
-import { v7 as uuid } from "uuid";
-import type { Problem } from "~/contract/problem";
-import type { StairView, Written } from "~/contract/episode";
+import type { StairView } from "~/contract/episode";
 import { painSchoolCodes, type PainSchoolCode } from "~/core/response/pain-school";
-import { callApi } from "~/islands/frame/call-api";
+import { useWrite } from "~/islands/frame/use-write";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { t } from "~/messages/say";
 import ReasonField, { reasonRules } from "~/islands/frame/ReasonField";
@@ -18,16 +15,14 @@ interface Props {
 
 /** The pain school in force and why; the same record under another school; setting another with its reason. */
 export default function SchoolBox({ stair, previewed, onPreview, onSet }: Props) {
-  const [problem, setProblem] = useState<Problem | null>(null);
+  const { send, problem } = useWrite("setSchool", { id: stair.episodeId });
   const { register, handleSubmit, formState, reset } = useForm<{ reason: string }>();
   const chosen = previewed ?? stair.schoolInForce;
   const submit = handleSubmit(async ({ reason }) => {
-    const body = { id: uuid(), school: chosen, reason: reason.trim() };
-    const answer = await callApi<Written>(`/api/episodes/${stair.episodeId}/school`, body);
-    if (!answer.ok) return setProblem(answer.problem);
-    setProblem(null);
+    const written = await send({ school: chosen, reason: reason.trim() }, chosen);
+    if (!written) return;
     reset();
-    onSet(answer.value.stair);
+    onSet(written.stair);
   });
   return (
     <section className="bg-base-100 border-base-300 rounded-box border p-3" data-testid="school">

@@ -1,9 +1,6 @@
-import { useState } from "react";
-import { v7 as uuid } from "uuid";
-import type { DecisionBody } from "~/contract/daily";
-import type { Problem } from "~/contract/problem";
-import type { StairView, Written } from "~/contract/episode";
-import { callApi } from "~/islands/frame/call-api";
+import { useRef, useState } from "react";
+import type { StairView } from "~/contract/episode";
+import { useWrite } from "~/islands/frame/use-write";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { t } from "~/messages/say";
 import { signable } from "./by-urgency";
@@ -17,36 +14,40 @@ interface Props {
 export default function SignAll({ stair, onSigned }: Props) {
   const [busy, setBusy] = useState(false);
   const [said, setSaid] = useState("");
-  const [problem, setProblem] = useState<Problem | null>(null);
+  const now = useRef<StairView | null>(null);
+  const { send, problem, setProblem } = useWrite("signDecision", { id: stair.episodeId }, (stale) => {
+    now.current = stale.stair;
+  });
   const open = signable(stair);
   const signAll = async () => {
     setBusy(true);
-    setProblem(null);
+    now.current = null;
     let present = stair;
     let done = 0;
     for (const { itemId, proposal } of open) {
-      const now = present.items.find((item) => item.itemId === itemId)?.proposal;
+      const standing = present.items.find((item) => item.itemId === itemId)?.proposal;
       const same =
-        now?.outcome === proposal.outcome && JSON.stringify(now.change) === JSON.stringify(proposal.change);
+        standing?.outcome === proposal.outcome &&
+        JSON.stringify(standing.change) === JSON.stringify(proposal.change);
       if (!same) break;
-      const body: DecisionBody = { id: uuid(), itemId, expectedVersion: present.version, action: "accept" };
-      const answer = await callApi<Written>(`/api/episodes/${stair.episodeId}/decisions`, body);
-      if (!answer.ok) {
-        const changed = answer.problem.changed as { stair?: StairView } | undefined;
-        present = changed?.stair ?? present;
-        if (answer.problem.status !== 409) setProblem(answer.problem);
-        break;
-      }
-      present = answer.value.stair;
+      const expectedVersion = present.version;
+      const written = await send(
+        { itemId, expectedVersion, action: "accept" },
+        `${itemId} ${expectedVersion}`,
+      );
+      if (!written) break;
+      present = written.stair;
       done += 1;
     }
     setBusy(false);
+    // A record that changed meanwhile is shown as it stands, and said in the count; it is no problem of the sender's.
+    if (now.current) setProblem(null);
     setSaid(
       done === open.length
         ? t("sign.allDone", { count: done })
         : t("sign.allStopped", { done, count: open.length }),
     );
-    onSigned(present);
+    onSigned(now.current ?? present);
   };
   return (
     <div className="ml-auto flex flex-wrap items-center gap-2">

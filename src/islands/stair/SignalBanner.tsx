@@ -1,6 +1,5 @@
 import { OctagonX } from "lucide-react";
-import { v7 as uuid } from "uuid";
-import type { StairView, Written } from "~/contract/episode";
+import type { StairView } from "~/contract/episode";
 import ReasonForm from "~/islands/frame/ReasonForm";
 import { label, sayTime, t } from "~/messages/say";
 import WhomToCall from "./WhomToCall";
@@ -37,9 +36,11 @@ export default function SignalBanner({
           {stair.maySign ? (
             <details className="mt-1">
               <summary className="btn">{t("signals.clear")}</summary>
-              <ReasonForm<Written>
-                path={`/api/episodes/${stair.episodeId}/signal-clearances`}
-                body={() => ({ id: uuid(), signalId: signal.id })}
+              <ReasonForm
+                write="clearSignal"
+                values={{ id: stair.episodeId }}
+                body={(reason) => ({ signalId: signal.id, reason })}
+                about={signal.id}
                 label={t("sign.clearReason")}
                 submit={t("sign.clearSubmit")}
                 onDone={(written) => onChange(written.stair)}

@@ -2,7 +2,8 @@ import { ClipboardList, ListChecks, NotebookPen, Ruler } from "lucide-react";
 import { useEffect, useState } from "react";
 import type { Problem } from "~/contract/problem";
 import type { StairView } from "~/contract/episode";
-import { callApi } from "~/islands/frame/call-api";
+import type { PainSchoolCode } from "~/core/response/pain-school";
+import { call } from "~/islands/frame/call";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayDate, t } from "~/messages/say";
 import LaneList from "./LaneList";
@@ -42,9 +43,9 @@ function StairPage({ stair: loaded }: { stair: StairView }) {
     setProblem(null);
     setNotice(said);
   };
-  const previewSchool = async (school: string | null) => {
+  const previewSchool = async (school: PainSchoolCode | null) => {
     if (school === null || school === stair.schoolInForce) return setPreview(null);
-    const answer = await callApi<StairView>(`/api/episodes/${stair.episodeId}?school=${school}`);
+    const answer = await call("readStair", { id: stair.episodeId, school });
     if (answer.ok) setPreview(answer.value);
     else setProblem(answer.problem);
   };

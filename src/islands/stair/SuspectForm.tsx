@@ -1,6 +1,5 @@
 import { useState } from "react";
-import { v7 as uuid } from "uuid";
-import type { StairItem, StairView, Written } from "~/contract/episode";
+import type { StairItem, StairView } from "~/contract/episode";
 import ReasonForm from "~/islands/frame/ReasonForm";
 import { t } from "~/messages/say";
 
@@ -20,9 +19,11 @@ export default function SuspectForm({ stair, item, trainingDate, onSigned }: Pro
   return (
     <details className="mt-2">
       <summary className="btn">{t("suspect.button")}</summary>
-      <ReasonForm<Written>
-        path={`/api/episodes/${stair.episodeId}/suspects`}
-        body={() => ({ id: uuid(), trainingDate, itemId: chosen })}
+      <ReasonForm
+        write="attributeFlare"
+        values={{ id: stair.episodeId }}
+        body={(reason) => ({ trainingDate, itemId: chosen, reason })}
+        about={`${trainingDate} ${chosen}`}
         label={t("sign.reason")}
         submit={t("suspect.submit")}
         onDone={(written) => onSigned(written.stair)}

@@ -29,8 +29,9 @@ export const cookieSettings = () => ({
  */
 export async function signIn(email: string, password: string, clientAddress: string): Promise<string> {
   const address = email.trim().toLowerCase();
-  const counted = await countTry(address, clientAddress);
+  const counted = await countTry(clientAddress);
   const login = await findLogin(pool(), address);
+  await counted.forAccount(login?.email ?? address);
   const fits = await passwordFits(login?.passwordHash ?? null, password);
   if (!login || !fits) throw new ApiProblem(401, "sign-in-failed", "Address or password is wrong.");
   await counted.succeeded();

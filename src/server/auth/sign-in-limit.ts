@@ -23,14 +23,39 @@ function limiter(keyPrefix: string, points: number): RateLimiterMySQL {
 
 let limiters: { account: RateLimiterMySQL; address: RateLimiterMySQL } | undefined;
 
-/** Counts a try by account and by address, in the database, so that all processes share the count. */
-export async function countTry(email: string, address: string): Promise<{ succeeded: () => Promise<void> }> {
+/** A try that is being counted. */
+export interface CountedTry {
+  /** Counts it for the account as well, by its address as kept, or as typed where there is none. @throws ApiProblem 429 */
+  readonly forAccount: (email: string) => Promise<void>;
+  readonly succeeded: () => Promise<void>;
+}
+
+/**
+ * Counts a try by the sender's address, then by account, in the database, so that all processes share the count.
+ *
+ * @throws ApiProblem 429
+ */
+export async function countTry(clientAddress: string): Promise<CountedTry> {
   limiters ??= { account: limiter("account", perAccount), address: limiter("address", perAddress) };
-  const { account, address: byAddress } = limiters;
-  const [accountKey, addressKey] = [digest(email), digest(address)];
+  const { account, address } = limiters;
+  const addressKey = digest(clientAddress);
+  let accountKey: string | null = null;
+  await consume(address, addressKey);
+  return {
+    forAccount: async (email) => {
+      accountKey = digest(folded(email));
+      await consume(account, accountKey);
+    },
+    succeeded: async () => {
+      if (accountKey !== null) await account.delete(accountKey);
+      await address.reward(addressKey);
+    },
+  };
+}
+
+async function consume(by: RateLimiterMySQL, key: string): Promise<void> {
   try {
-    await byAddress.consume(addressKey);
-    await account.consume(accountKey);
+    await by.consume(key);
   } catch (error) {
     if (error instanceof Error) throw error;
     const seconds = Math.ceil((error as RateLimiterRes).msBeforeNext / 1000);
@@ -41,12 +66,19 @@ export async function countTry(email: string, address: string): Promise<{ succee
       { headers: { "retry-after": String(seconds) } },
     );
   }
-  return {
-    succeeded: async () => {
-      await account.delete(accountKey);
-      await byAddress.reward(addressKey);
-    },
-  };
+}
+
+/**
+ * An address with accents, widths, case and invisible signs taken off, as the database compares addresses: spellings that
+ * lead to one account share one count, and an address without an account answers in the same way.
+ *
+ * @example folded("Ａnn\u200b@Clínic.example") // "ann@clinic.example"
+ */
+export function folded(email: string): string {
+  return email
+    .normalize("NFKD")
+    .replace(/[\p{M}\p{C}\p{Z}]/gu, "")
+    .toLowerCase();
 }
 
 /** No address of a person stands in the table in the clear. */

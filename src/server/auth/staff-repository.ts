@@ -8,17 +8,24 @@ export interface StaffLogin {
   readonly clinicId: string;
   readonly staffId: string;
   readonly passwordHash: string;
+  /** The address as it is kept; other spellings that the database finds equal lead to it too. */
+  readonly email: string;
 }
 
 /** The account behind an address, whatever its clinic; null when there is none that is active. */
 export async function findLogin(db: Queryable, email: string): Promise<StaffLogin | null> {
   const [rows] = await db.execute<RowDataPacket[]>(
-    "SELECT clinic_id, id, password_hash FROM staff WHERE email = ? AND active = TRUE",
+    "SELECT clinic_id, id, email, password_hash FROM staff WHERE email = ? AND active = TRUE",
     [email],
   );
   const row = rows[0];
   if (!row) return null;
-  return { clinicId: row["clinic_id"], staffId: row["id"], passwordHash: row["password_hash"] };
+  return {
+    clinicId: row["clinic_id"],
+    staffId: row["id"],
+    passwordHash: row["password_hash"],
+    email: row["email"],
+  };
 }
 
 export async function insertSession(

@@ -1,0 +1,39 @@
+import { addressOf, urlOf, type EndpointName } from "~/contract/addresses";
+import type { Wire } from "~/contract/all";
+import type { AnswerOf, BodyOf, PathOf, QueryOf } from "~/contract/endpoint";
+import type { Problem } from "~/contract/problem";
+import { t } from "~/messages/say";
+
+export type Answer<T> = { ok: true; value: T } | { ok: false; problem: Problem };
+
+/** What goes into the address of an endpoint: the values of its path and of its query. */
+export type ValuesOf<N extends EndpointName> = PathOf<Wire[N]> & QueryOf<Wire[N]>;
+export type AnswerTo<N extends EndpointName> = AnswerOf<Wire[N]>;
+export type BodyFor<N extends EndpointName> = BodyOf<Wire[N]>;
+
+/**
+ * Calls one of the product's own endpoints by its name in the contract; a lost connection is an answer like any other. The
+ * only place where what came over the wire is taken for what the contract says it is.
+ */
+export async function call<N extends EndpointName>(
+  name: N,
+  values: ValuesOf<N>,
+  body?: BodyFor<N>,
+): Promise<Answer<AnswerTo<N>>> {
+  try {
+    const response = await fetch(urlOf(name, values), {
+      method: addressOf(name).method,
+      headers: body === undefined ? {} : { "content-type": "application/json" },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    });
+    const data: unknown = await response.json();
+    if (response.ok) return { ok: true, value: data as AnswerTo<N> };
+    const problem = data as Problem;
+    if (problem.status === 401 && location.pathname !== "/sign-in") {
+      return { ok: false, problem: { ...problem, title: t("form.signedOut") } };
+    }
+    return { ok: false, problem };
+  } catch {
+    return { ok: false, problem: { type: "/problems/offline", title: t("form.offline"), status: 0 } };
+  }
+}

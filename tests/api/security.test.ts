@@ -84,6 +84,8 @@ describe("another clinic's ids answer 404, at every endpoint that takes one", ()
     documents: () => ({ id: uuid(), kind: "visit-note", body: "text", proposed: "text" }),
     "session-draft": () => ({ id: uuid(), body: {} }),
   };
+  /** What an endpoint cannot be asked without. */
+  const queries: Record<string, string> = { schools: `?item=${uuid()}`, trend: "?measure=pain-now" };
   const withId = operations.filter((operation) => operation.path.includes("{id}"));
 
   it.each(withId.map((o) => [o.method, o.path] as const))("%s %s", async (method, route) => {
@@ -95,7 +97,7 @@ describe("another clinic's ids answer 404, at every endpoint that takes one", ()
       const body = bodies[path.basename(route)]?.();
       return stranger.send(
         method.toUpperCase(),
-        route.replace("{id}", id),
+        `${route.replace("{id}", id)}${queries[path.basename(route)] ?? ""}`,
         method === "post" ? body : undefined,
       );
     };

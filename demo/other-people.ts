@@ -2,7 +2,7 @@ import { startingExercises } from "~/catalogue/exercises/all";
 import { measureByCode } from "~/catalogue/measures/all";
 import { pathwayByCode } from "~/catalogue/pathways/all";
 import { stageNeeds } from "~/catalogue/stage-needs/all";
-import { suits } from "~/core/pathway/stage-need";
+import { suits } from "~/core/progression/stage-need";
 import type { Stage } from "~/core/pathway/pathway";
 import { phases } from "~/core/progression/body";
 import { seeded } from "./identity";

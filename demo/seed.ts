@@ -4,7 +4,7 @@ import type { RowDataPacket } from "mysql2";
 import { hashPassword } from "~/server/auth/password";
 import { now } from "~/server/clock";
 import { poolOptions, toDatabaseTime } from "~/server/db/connection";
-import { storeCase } from "~/server/episode/store-case";
+import { storeCase } from "~/server/case/store-case";
 import { addDays, localDay } from "~/core/schedule/local-day";
 import { demoClinic, demoPassword, demoStaff, demoStaffId } from "./clinic";
 import { demoId } from "./identity";

@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
 import { runCalculation } from "~/core/calculation/calculation";
-import { allCalculations, findCalculation } from "~/catalogue/calculations";
+import { allCalculations, findCalculation } from "~/catalogue/calculations/all";
 
 const usage =
   "usage: npm run -s calc -- <name> ['<json>'] | --list | --schema <name>   (without JSON: read from stdin)";

@@ -1,4 +1,4 @@
-import type { Source } from "~/core/progression/source";
+import type { Source } from "~/core/schema/source";
 
 /** A fact of the trade with no single source. */
 export const commonPractice: Source = { kind: "common-practice" };

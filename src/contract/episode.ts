@@ -1,6 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { CaseFile } from "~/core/case/case-file";
-import { Proposal } from "~/core/decision/decide-input";
+import { Proposal } from "~/core/decision/record/decide-input";
 import { LaneReadiness } from "~/core/decision/lane-readiness";
 import { GateResult } from "~/core/gate/gate";
 import { stopSignalCodes, urgencies } from "~/core/intake/stop-signal";

@@ -2,7 +2,7 @@ import { Type, type Static } from "@sinclair/typebox";
 import { moveKinds } from "~/core/case/case-file";
 import { GateResult, Passing } from "~/core/gate/gate";
 import { InvolvedSide } from "~/core/measure/side-value";
-import { Source } from "~/core/progression/source";
+import { Source } from "~/core/schema/source";
 import { oneOf } from "~/core/schema/one-of";
 import { endpoint, smallLimit } from "./endpoint";
 import { closed, date, instant, orNull, PersonName, reason, uuid, written } from "./fields";

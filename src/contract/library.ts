@@ -5,7 +5,7 @@ import { BodyPosition, Lane, Muscle, Phase } from "~/core/progression/body";
 import { Exercise } from "~/core/progression/exercise";
 import { ExerciseFile } from "~/core/progression/exercise-file";
 import { Prescription } from "~/core/progression/prescription";
-import { Source } from "~/core/progression/source";
+import { Source } from "~/core/schema/source";
 import { endpoint, fileLimit, smallLimit } from "./endpoint";
 import { closed, code, HeightM, PersonName, reason, uuid, written } from "./fields";
 import { signingRoles } from "./roles";

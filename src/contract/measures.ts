@@ -4,7 +4,7 @@ import { EarlyPercent } from "~/core/measure/early-reference";
 import { Measure, MeasureResult, ResultDetail } from "~/core/measure/measure";
 import { MeasureStatus } from "~/core/measure/measure-status";
 import { InvolvedSide } from "~/core/measure/side-value";
-import { Source } from "~/core/progression/source";
+import { Source } from "~/core/schema/source";
 import { oneOf } from "~/core/schema/one-of";
 import { endpoint } from "./endpoint";
 import { closed, date, orNull, PersonName, uuid, written } from "./fields";

@@ -1,4 +1,4 @@
-import type { Evidence } from "~/core/decision/evidence";
+import type { Evidence } from "~/core/decision/record/evidence";
 import { effortTarget } from "~/core/dose/effort-target";
 import type { WorkRange } from "~/core/dose/dose";
 import type { Change } from "~/core/progression/change";

@@ -294,7 +294,9 @@ describe("when things go wrong", () => {
     await pick(page, "Effort", 5);
     await page.getByRole("button", { name: "Record the session" }).click();
     await page.getByRole("alert").waitFor();
-    expect(await page.getByRole("alert").innerText()).toMatch(/Ball squeeze, Set 1, forceN must be < 5000/);
+    expect(await page.getByRole("alert").innerText()).toMatch(
+      /Ball squeeze, Set 1, forceN must be less than 5000/,
+    );
     expect(await page.getByLabel("Force").inputValue()).toBe("5000");
     expect(person.complaints.splice(0).every((complaint) => complaint.includes("422"))).toBe(true);
     await page.evaluate(() => sessionStorage.clear());

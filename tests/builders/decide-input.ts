@@ -1,5 +1,5 @@
 import { decideExample } from "~/core/calculation/examples";
-import type { DecideInput } from "~/core/decision/decide-input";
+import type { DecideInput } from "~/core/decision/record/decide-input";
 import type { Dose } from "~/core/dose/dose";
 import type { Exercise, Turn } from "~/core/progression/exercise";
 import type { Prescription } from "~/core/progression/prescription";

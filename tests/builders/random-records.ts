@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import type { DecideInput } from "~/core/decision/decide-input";
+import type { DecideInput } from "~/core/decision/record/decide-input";
 import { painSchoolCodes } from "~/core/response/pain-school";
 import type { SetRecord, TrainingDay } from "~/core/response/session-record";
 import { cleanSet, exerciseWith, march, squeezeInput, strength, stepUpInput } from "./decide-input";

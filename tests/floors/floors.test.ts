@@ -18,7 +18,11 @@ describe("lint keeps the floors: an import from a higher floor fails", () => {
   it.each([
     ["src/core/dose/new-thing.ts", "~/catalogue/source"],
     ["src/core/dose/new-thing.ts", "~/server/clock"],
+    ["src/core/dose/new-thing.ts", "~/contract/fields"],
     ["src/catalogue/new-thing.ts", "~/server/clock"],
+    ["src/catalogue/new-thing.ts", "~/contract/fields"],
+    ["src/contract/new-thing.ts", "~/catalogue/source"],
+    ["src/contract/new-thing.ts", "~/messages/say"],
     ["src/messages/new-thing.ts", "~/islands/frame/outcome-shapes"],
     ["src/server/new-thing.ts", "~/islands/frame/outcome-shapes"],
     ["src/workers/new-thing.ts", "~/islands/frame/outcome-shapes"],
@@ -34,6 +38,8 @@ describe("lint keeps the floors: an import from a higher floor fails", () => {
   });
 
   it("lets every floor use those below it", async () => {
+    expect(await broken("src/contract/new-thing.ts", script("~/core/schema/check"))).toEqual([]);
+    expect(await broken("src/messages/new-thing.ts", script("~/contract/fields"))).toEqual([]);
     expect(await broken("src/server/new-thing.ts", script("~/core/schedule/local-day"))).toEqual([]);
     expect(await broken("src/islands/new-thing.tsx", script("~/messages/say"))).not.toContain(boundary);
   });

@@ -1,7 +1,7 @@
 import { spawnSync } from "node:child_process";
 import { describe, expect, it } from "vitest";
 import { caseExample, decideExample } from "~/core/calculation/examples";
-import { allCalculations } from "~/catalogue/calculations";
+import { allCalculations } from "~/catalogue/calculations/all";
 
 /** The command as a person or a script calls it, without npm in between. */
 function calc(args: string[], input?: string) {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { decide } from "~/core/decision/decide";
-import type { DecideInput, SignedChange } from "~/core/decision/decide-input";
+import type { DecideInput, SignedChange } from "~/core/decision/record/decide-input";
 import type { SetRecord, TrainingDay } from "~/core/response/session-record";
 import {
   day,

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { dose } from "~/catalogue/exercises/compose";
-import { findCalculation } from "~/catalogue/calculations";
+import { findCalculation } from "~/catalogue/calculations/all";
 import { runCalculation } from "~/core/calculation/calculation";
 
 function run(name: string, input: unknown) {

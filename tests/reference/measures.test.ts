@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import jStat from "jstat";
 import { describe, expect, it } from "vitest";
-import { findCalculation } from "~/catalogue/calculations";
+import { findCalculation } from "~/catalogue/calculations/all";
 import { measureByCode, startingMeasures } from "~/catalogue/measures/all";
 import { runCalculation } from "~/core/calculation/calculation";
 import { check } from "~/core/schema/check";

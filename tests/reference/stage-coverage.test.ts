@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { startingExercises } from "~/catalogue/exercises/all";
 import { groinPathway } from "~/catalogue/pathways/groin";
 import { gaps, stageNeeds } from "~/catalogue/stage-needs/all";
-import { suits } from "~/core/pathway/stage-need";
+import { suits } from "~/core/progression/stage-need";
 import { bareHome, fullGym } from "~/core/progression/kit";
 import type { Restriction } from "~/core/progression/restriction";
 

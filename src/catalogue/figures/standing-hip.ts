@@ -1,20 +1,9 @@
-import type { BodyLengths } from "~/core/pose/body-lengths";
-import type { Leg, Pose } from "~/core/pose/pose";
+import type { Leg } from "~/core/pose/pose";
 import { bandRound } from "./around";
 import { type Recipe, figure, foot, freeLeg, hands, onBoth, onFoot, onOne, pose, reachTo } from "./parts";
 import { doorPress, stance, terminalExtension, wallPress } from "./standing-knee";
+import { onOtherLeg } from "./on-other-leg";
 import { holding } from "./support";
-import { onOther } from "./swap-sides";
-
-export const free = freeLeg;
-
-/** The working leg moves free of the ground while the other stands. */
-export const onOtherLeg = (b: BodyLengths, working: Leg, arms: Pose["arms"] = hands.hips(b)) =>
-  onOther(b, 3, 1, working, {
-    arms,
-    balance: { over: "w", forward: false, sideways: true },
-    pelvis: { pitch: 2 },
-  });
 
 const standingKick: Recipe = (k, b) => {
   const ends: Record<string, Partial<Leg>> = {
@@ -24,8 +13,8 @@ const standingKick: Recipe = (k, b) => {
   };
   const direction = Object.keys(ends).find((value) => k.is("direction", value)) ?? "across";
   const held = holding(k, b, [
-    onOtherLeg(b, free({ hip: 18, knee: 40, abduction: 3 })),
-    onOtherLeg(b, free(ends[direction] ?? {})),
+    onOtherLeg(b, freeLeg({ hip: 18, knee: 40, abduction: 3 })),
+    onOtherLeg(b, freeLeg(ends[direction] ?? {})),
   ]);
   return figure({
     viewDeg: direction === "back" ? 22 : direction === "across" ? 84 : -50,
@@ -39,8 +28,8 @@ const standingKick: Recipe = (k, b) => {
 const bandAdduction: Recipe = (k, b) => {
   const h = b.height;
   const held = holding(k, b, [
-    onOtherLeg(b, free({ abduction: 22, hip: 14, knee: 20 })),
-    onOtherLeg(b, free({ abduction: 22 - 34 * k.range, hip: 20, knee: 16 })),
+    onOtherLeg(b, freeLeg({ abduction: 22, hip: 14, knee: 20 })),
+    onOtherLeg(b, freeLeg({ abduction: 22 - 34 * k.range, hip: 20, knee: 16 })),
   ]);
   return figure({
     viewDeg: 84,
@@ -62,7 +51,7 @@ const activeRange: Recipe = (k, b) => {
   const held = holding(
     k,
     b,
-    ends.map((end) => onOtherLeg(b, free(end))),
+    ends.map((end) => onOtherLeg(b, freeLeg(end))),
   );
   return figure({
     viewDeg: 45,
@@ -75,8 +64,8 @@ const activeRange: Recipe = (k, b) => {
 const march: Recipe = (k, b) => {
   const h = b.height;
   const hip = k.number("hip-angle", 60);
-  const lifted = onOtherLeg(b, free({ hip, knee: Math.max(60, hip) }), hands.hips(b));
-  const down = onOtherLeg(b, free({ hip: 18, knee: 40 }), hands.hips(b));
+  const lifted = onOtherLeg(b, freeLeg({ hip, knee: Math.max(60, hip) }), hands.hips(b));
+  const down = onOtherLeg(b, freeLeg({ hip: 18, knee: 40 }), hands.hips(b));
   if (k.is("contraction", "isometric")) {
     const at = (side: 1 | -1) =>
       arm2([
@@ -126,7 +115,7 @@ const sideSteps: Recipe = (k, b) => {
 const standingClam: Recipe = (k, b) => {
   const h = b.height;
   const open = (rotation: number): Leg =>
-    free({ hip: 42, knee: 78, abduction: rotation * 0.85, rotation: rotation * 0.2 });
+    freeLeg({ hip: 42, knee: 78, abduction: rotation * 0.85, rotation: rotation * 0.2 });
   const wall = k.is("contraction", "isometric") || k.is("support", "one-hand");
   const stand = (out: number) => onOne(b, 14, 5, open(out), { arms: hands.hips(b) });
   const pressed = k.is("contraction", "isometric");

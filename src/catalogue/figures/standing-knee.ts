@@ -1,7 +1,7 @@
 import type { Prop } from "~/core/figure/figure";
 import { block } from "./around";
-import { type Recipe, carrying, figure, foot, hands, onFoot, onOne, pose, reachTo } from "./parts";
-import { free, onOtherLeg } from "./standing-hip";
+import { type Recipe, carrying, figure, foot, freeLeg, hands, onFoot, onOne, pose, reachTo } from "./parts";
+import { onOtherLeg } from "./on-other-leg";
 import { holding } from "./support";
 import { onOther } from "./swap-sides";
 
@@ -11,7 +11,7 @@ export const doorPress: Recipe = (k, b) => {
   const out = short ? 14 : 9;
   const stand = onOtherLeg(
     b,
-    free(short ? { abduction: out, hip: 26, knee: 52 } : { abduction: out, hip: 3, knee: 4 }),
+    freeLeg(short ? { abduction: out, hip: 26, knee: 52 } : { abduction: out, hip: 3, knee: 4 }),
   );
   const post = (z: number): Prop => ({
     kind: "line",
@@ -54,7 +54,7 @@ export const wallPress: Recipe = (k, b) => {
   const h = b.height;
   const short = k.is("lever", "short");
   const back = short ? 10 : 13;
-  const stand = onOther(b, 3, 1, free({ hip: -back, knee: 2, ankle: 16 }), {
+  const stand = onOther(b, 3, 1, freeLeg({ hip: -back, knee: 2, ankle: 16 }), {
     arms: hands.hips(b),
     balance: { over: "w", forward: false, sideways: true },
     pelvis: { pitch: 3 },
@@ -87,7 +87,9 @@ export const terminalExtension: Recipe = (k, b) => {
       lie: "upright",
       legs: {
         w: carrying(knee, knee * 0.62),
-        o: single ? free({ hip: 32, knee: 64 }) : foot(b, -0.13 * h, { pitch: 14, knee: [0.9, 0.2, 0] }, -1),
+        o: single
+          ? freeLeg({ hip: 32, knee: 64 })
+          : foot(b, -0.13 * h, { pitch: 14, knee: [0.9, 0.2, 0] }, -1),
       },
       root: onFoot(b),
       pelvis: { pitch: 4 },
@@ -136,7 +138,7 @@ export const stance: Recipe = (k, b) => {
     b,
     9,
     3,
-    free({ hip: 12, knee: 66 }),
+    freeLeg({ hip: 12, knee: 66 }),
     { arms: k.is("support", "none") ? hands.out() : hands.hips(b) },
     { y: soft },
   );

@@ -1,5 +1,5 @@
 import type { Criterion, Gate } from "~/core/gate/gate";
-import type { Source } from "~/core/progression/source";
+import type { Source } from "~/core/schema/source";
 import { measureByCode } from "../measures/all";
 import { commonPractice } from "../source";
 

@@ -1,4 +1,4 @@
-import type { StageNeed } from "~/core/pathway/stage-need";
+import type { StageNeed } from "~/core/progression/stage-need";
 import type { Lane } from "~/core/progression/body";
 import { backAndGeneralNeeds } from "./back-and-general";
 import { hipAndThighNeeds } from "./hip-and-thigh";

@@ -1,4 +1,4 @@
-import type { StageNeed } from "~/core/pathway/stage-need";
+import type { StageNeed } from "~/core/progression/stage-need";
 import { bendLimit, forbid, knobLimit, need } from "./need";
 
 const noAdductorStretch = forbid("no adductor stretching in this stage", "adductor-stretch");

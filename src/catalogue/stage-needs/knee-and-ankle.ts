@@ -1,4 +1,4 @@
-import type { StageNeed } from "~/core/pathway/stage-need";
+import type { StageNeed } from "~/core/progression/stage-need";
 import { bendLimit, forbid, knobLimit, need } from "./need";
 
 const noImpact = forbid("no jumping or running in this stage", "impact");

@@ -1,4 +1,4 @@
-import type { StageNeed } from "~/core/pathway/stage-need";
+import type { StageNeed } from "~/core/progression/stage-need";
 import type { ForbidCode, Lane, Phase } from "~/core/progression/body";
 import type { KnobValue } from "~/core/progression/prescription";
 import type { Restriction } from "~/core/progression/restriction";

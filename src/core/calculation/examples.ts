@@ -1,5 +1,5 @@
-import type { DecideInput } from "~/core/decision/decide-input";
-import type { GateInput } from "~/core/gate/evaluate-gate";
+import type { DecideInput } from "~/core/decision/record/decide-input";
+import type { GateInput } from "~/core/gate/gate-input";
 import { caseFormat, caseVersion, type CaseFile } from "~/core/case/case-file";
 import type { Measure } from "~/core/measure/measure";
 import type { Exercise } from "~/core/progression/exercise";

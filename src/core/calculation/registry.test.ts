@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { check } from "~/core/schema/check";
 import { runCalculation } from "./calculation";
-import { allCalculations as calculations, findCalculation } from "~/catalogue/calculations";
+import { allCalculations as calculations, findCalculation } from "~/catalogue/calculations/all";
 import { caseExample, decideExample, gateExample } from "./examples";
 
 describe.each(calculations.map((calculation) => [calculation.name, calculation] as const))(

@@ -1,6 +1,7 @@
 import { decide } from "~/core/decision/decide";
-import { DecideInput, Proposal } from "~/core/decision/decide-input";
-import { evaluateGate, GateInput } from "~/core/gate/evaluate-gate";
+import { DecideInput, Proposal } from "~/core/decision/record/decide-input";
+import { evaluateGate } from "~/core/gate/evaluate-gate";
+import { GateInput } from "~/core/gate/gate-input";
 import { GateResult } from "~/core/gate/gate";
 import { gateProblems } from "~/core/gate/gate-problems";
 import { CaseFile } from "~/core/case/case-file";

@@ -1,5 +1,5 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { Proposal, SignedChange } from "~/core/decision/decide-input";
+import { Proposal, SignedChange } from "~/core/decision/record/decide-input";
 import { GateResult, Passing } from "~/core/gate/gate";
 import { Measure, MeasureResult } from "~/core/measure/measure";
 import { InvolvedSide } from "~/core/measure/side-value";

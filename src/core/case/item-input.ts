@@ -1,4 +1,4 @@
-import type { DecideInput, SignedChange, StopSignal } from "~/core/decision/decide-input";
+import type { DecideInput, SignedChange, StopSignal } from "~/core/decision/record/decide-input";
 import { suspends, type ScopedItem } from "~/core/decision/stop-scope";
 import { stopSignal } from "~/core/intake/stop-signal";
 import { standingResults } from "~/core/measure/measure";

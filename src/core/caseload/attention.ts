@@ -1,5 +1,5 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { Evidence } from "~/core/decision/evidence";
+import { Evidence } from "~/core/decision/record/evidence";
 import { oneOf } from "~/core/schema/one-of";
 
 const closed = { additionalProperties: false };

@@ -1,6 +1,6 @@
 import { expect, it } from "vitest";
 import { changeBudget } from "./change-budget";
-import type { SignedChange } from "./decide-input";
+import type { SignedChange } from "~/core/decision/record/decide-input";
 
 const up = (at: string): SignedChange => ({ at, direction: "harder" });
 const week = { today: "2026-03-10", zone: "Europe/Vienna", careful: false };

@@ -1,5 +1,5 @@
 import { addDays, localDay } from "~/core/schedule/local-day";
-import type { SignedChange } from "./decide-input";
+import type { SignedChange } from "~/core/decision/record/decide-input";
 
 const usualLimit = 4;
 const carefulLimit = 2;

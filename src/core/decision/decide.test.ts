@@ -5,7 +5,7 @@ import type { TrainingDay } from "~/core/response/session-record";
 import { arbitraryInput } from "~tests/builders/random-records";
 import { day, march, reps, squeezeInput, squeezes, stepUpInput } from "~tests/builders/decide-input";
 import { decide } from "./decide";
-import type { DecideInput, Outcome } from "./decide-input";
+import type { DecideInput, Outcome } from "~/core/decision/record/decide-input";
 
 /** stop < ease < wait = hold = plateau < step up */
 const rank: Record<Outcome, number> = { stop: 0, ease: 1, wait: 2, hold: 2, plateau: 2, "step-up": 3 };

@@ -1,8 +1,8 @@
-import type { DecideInput, Finding, Proposal } from "./decide-input";
+import type { DecideInput, Finding, Proposal } from "~/core/decision/record/decide-input";
 import type { DayJudgement } from "~/core/response/judge-day";
-import { judgedDays } from "./judged-days";
+import { judgedDays } from "~/core/decision/record/judged-days";
 import { notes } from "./notes";
-import { viewRecord, type RecordView } from "./record-view";
+import { viewRecord, type RecordView } from "~/core/decision/record/record-view";
 import { ease } from "./rules/ease";
 import { hold } from "./rules/hold";
 import { plateau } from "./rules/plateau";

@@ -1,4 +1,4 @@
-import type { flareReasons, SignedChange } from "./decide-input";
+import type { flareReasons, SignedChange } from "~/core/decision/record/decide-input";
 
 /** What is known of one item when a flare is traced. */
 export interface FlareItem {

@@ -1,5 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { oneOf } from "~/core/schema/one-of";
+import { adherenceNeeded } from "~/core/response/lane-adherence";
 import { Lane } from "~/core/progression/body";
 
 export const laneStates = ["ready", "on-the-way", "left-out", "empty"] as const;
@@ -21,9 +22,6 @@ export interface LaneItem {
   /** Nothing is left to turn in this stage and the run of good days is complete, or the dose is never stepped. */
   readonly asFarAsItGoes: boolean;
 }
-
-/** Least share of a lane's training days that counts as done, per cent (common practice). */
-export const adherenceNeeded = 70;
 
 /**
  * How each lane of a stage stands: ready for the next stage, on the way, left out (less than 70 % done: it blocks the

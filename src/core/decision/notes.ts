@@ -1,6 +1,6 @@
 import { daysBetween } from "~/core/schedule/local-day";
-import { evidence, type Evidence } from "./evidence";
-import { after, type RecordView } from "./record-view";
+import { evidence, type Evidence } from "~/core/decision/record/evidence";
+import { after, type RecordView } from "~/core/decision/record/record-view";
 import { lessRange, moreSupport } from "./rules/ease-remedy";
 
 /** Something to be told beside a proposal; it never alters the outcome. `asks`: a clinician should look. */

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { exerciseWith, strength } from "~tests/builders/decide-input";
 import type { Lane } from "~/core/progression/body";
-import type { Proposal } from "./decide-input";
+import type { Proposal } from "~/core/decision/record/decide-input";
 import { flareSuspects, type FlareItem } from "./flare-suspects";
 import { laneReadiness } from "./lane-readiness";
 import { stepQueue } from "./step-queue";

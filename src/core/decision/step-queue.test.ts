@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
 import type { Lane } from "~/core/progression/body";
-import type { Proposal } from "./decide-input";
-import { adherenceNeeded, laneReadiness } from "./lane-readiness";
+import type { Proposal } from "~/core/decision/record/decide-input";
+import { adherenceNeeded } from "~/core/response/lane-adherence";
+import { laneReadiness } from "./lane-readiness";
 import { stepQueue, type QueuedItem } from "./step-queue";
 
 const knob = { kind: "turn", direction: "harder", knob: "load", from: 10, to: 12 };

@@ -1,5 +1,5 @@
 import type { Lane } from "~/core/progression/body";
-import type { Proposal } from "./decide-input";
+import type { Proposal } from "~/core/decision/record/decide-input";
 
 export interface QueuedItem {
   readonly itemId: string;

@@ -1,6 +1,6 @@
 import { variantOf, type Exercise } from "~/core/progression/exercise";
 import type { Prescription } from "~/core/progression/prescription";
-import type { StopSignal } from "./decide-input";
+import type { StopSignal } from "~/core/decision/record/decide-input";
 
 /** An item as a stop signal sees it. */
 export interface ScopedItem {

@@ -1,6 +1,6 @@
 import { expect, it } from "vitest";
 import { runCalculation } from "~/core/calculation/calculation";
-import { findCalculation } from "~/catalogue/calculations";
+import { findCalculation } from "~/catalogue/calculations/all";
 import { effortTarget } from "./effort-target";
 
 it("is the product, unrounded (by hand: 333 × 0.35 = 116.55)", () => {

@@ -1,5 +1,5 @@
 import type { BodyLengths } from "~/core/pose/body-lengths";
-import type { Body } from "~/core/pose/resolve-pose";
+import type { Body } from "~/core/pose/body";
 import { between, dot, inFrame, plus, unit, type Frame, type Vec } from "~/core/pose/space";
 import type { Camera, Flat } from "./camera";
 import {

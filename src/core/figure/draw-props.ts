@@ -1,4 +1,4 @@
-import type { Body } from "~/core/pose/resolve-pose";
+import type { Body } from "~/core/pose/body";
 import type { BodyLengths } from "~/core/pose/body-lengths";
 import { between, plus, scaled, unit, type Vec } from "~/core/pose/space";
 import type { Camera, Flat } from "./camera";

@@ -1,7 +1,8 @@
 import type { BodyLengths } from "~/core/pose/body-lengths";
 import { standsOn } from "~/core/pose/place-leg";
 import type { PointName, Pose } from "~/core/pose/pose";
-import { resolvePose, type Body } from "~/core/pose/resolve-pose";
+import type { Body } from "~/core/pose/body";
+import { resolvePose } from "~/core/pose/resolve-pose";
 import { plus, type Vec } from "~/core/pose/space";
 import type { Anchor, Contact, Figure } from "./figure";
 import { poseAt } from "./pose-at";

@@ -7,7 +7,7 @@ import { latestValue, otherSide, type DatedValue, type DayValue } from "~/core/m
 import { squeezeReference } from "~/core/measure/squeeze-reference";
 import { symmetryError, valueError } from "~/core/measure/value-error";
 import { daysBetween } from "~/core/schedule/local-day";
-import type { GateInput } from "./evaluate-gate";
+import type { GateInput } from "./gate-input";
 import type { Criterion, CriterionResult } from "./gate";
 
 type Finding = Pick<

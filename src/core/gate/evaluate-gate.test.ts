@@ -4,7 +4,8 @@ import { gateExample } from "~/core/calculation/examples";
 import { groinMeasures } from "~/catalogue/measures/groin";
 import { groinPathway } from "~/catalogue/pathways/groin";
 import type { MeasureResult } from "~/core/measure/measure";
-import { evaluateGate, type GateInput } from "./evaluate-gate";
+import { evaluateGate } from "./evaluate-gate";
+import { type GateInput } from "./gate-input";
 
 const both = (measure: string, left: number, right: number, takenOn = "2026-03-10"): MeasureResult[] =>
   (["left", "right"] as const).map((side) => ({

@@ -1,33 +1,9 @@
-import { Type, type Static } from "@sinclair/typebox";
-import { Measure, MeasureResult, standingResults } from "~/core/measure/measure";
-import { InvolvedSide } from "~/core/measure/side-value";
-import { Lane } from "~/core/progression/body";
+import { standingResults } from "~/core/measure/measure";
 import { daysBetween } from "~/core/schedule/local-day";
 import { criterionKinds, thresholdOf } from "./criterion-kinds";
-import { EffortDay, Gate, Passing, type Criterion, type CriterionResult, type GateResult } from "./gate";
+import type { Criterion, CriterionResult, GateResult, Passing } from "./gate";
+import type { GateInput } from "./gate-input";
 import { measureNext } from "./measure-next";
-
-const date = Type.String({ format: "date" });
-
-export const GateInput = Type.Object(
-  {
-    gate: Gate,
-    /** The day that the minimum time counts from: the injury, or the operation. */
-    onsetOn: date,
-    surgeryOn: Type.Optional(date),
-    stageEnteredOn: date,
-    today: date,
-    involvedSide: InvolvedSide,
-    passing: Type.Optional(Passing),
-    measures: Type.Array(Measure, { maxItems: 200 }),
-    results: Type.Array(MeasureResult, { maxItems: 5000 }),
-    effortDays: Type.Array(EffortDay, { maxItems: 2000 }),
-    /** Lanes of which less than 70 % was done lately. */
-    lanesLeftOut: Type.Optional(Type.Array(Lane, { maxItems: 20 })),
-  },
-  { additionalProperties: false },
-);
-export type GateInput = Static<typeof GateInput>;
 
 const confidentFrom = 0.9;
 

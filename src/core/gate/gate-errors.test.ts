@@ -3,7 +3,8 @@ import { describe, expect, it } from "vitest";
 import { gateExample } from "~/core/calculation/examples";
 import { startingMeasures } from "~/catalogue/measures/all";
 import type { MeasureResult } from "~/core/measure/measure";
-import { evaluateGate, type GateInput } from "./evaluate-gate";
+import { evaluateGate } from "./evaluate-gate";
+import { type GateInput } from "./gate-input";
 import type { Criterion } from "./gate";
 import { gateProblems } from "./gate-problems";
 

@@ -3,7 +3,7 @@ import { oneOf } from "~/core/schema/one-of";
 import { EarlyPercent } from "~/core/measure/early-reference";
 import { errorVerdicts } from "~/core/measure/criterion-probability";
 import { Lane } from "~/core/progression/body";
-import { Source } from "~/core/progression/source";
+import { Source } from "~/core/schema/source";
 
 const common = {
   id: Type.String({ minLength: 1, maxLength: 60 }),

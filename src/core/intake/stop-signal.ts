@@ -1,4 +1,4 @@
-import type { stopScopes } from "~/core/decision/decide-input";
+import type { stopScopes } from "~/core/decision/record/decide-input";
 
 export const urgencies = ["emergency", "same-day", "soon", "review"] as const;
 export type Urgency = (typeof urgencies)[number];

@@ -1,6 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { oneOf } from "~/core/schema/one-of";
-import { Source } from "~/core/progression/source";
+import { Source } from "~/core/schema/source";
 
 const closed = { additionalProperties: false };
 const span = Type.Object({ low: Type.Number(), high: Type.Number() }, closed);

@@ -2,7 +2,7 @@ import { Type, type Static } from "@sinclair/typebox";
 import { oneOf } from "~/core/schema/one-of";
 import { Gate, Passing } from "~/core/gate/gate";
 import { Lane, Region } from "~/core/progression/body";
-import { Source } from "~/core/progression/source";
+import { Source } from "~/core/schema/source";
 import { Restriction } from "~/core/progression/restriction";
 import { PainSchoolCode } from "~/core/response/pain-school";
 

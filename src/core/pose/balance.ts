@@ -1,6 +1,6 @@
 import type { BodyLengths } from "./body-lengths";
 import type { Pose } from "./pose";
-import type { Body } from "./resolve-pose";
+import type { Body } from "./body";
 
 const closeM = 0.002;
 /** Where the weight stands, ahead of the ankle: 37 % along the foot from the heel, a relaxed stance (common practice). */

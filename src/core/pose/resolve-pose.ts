@@ -1,21 +1,13 @@
 import { balanced } from "./balance";
+import type { Body } from "./body";
 import type { BodyLengths } from "./body-lengths";
 import { centreOfMass, type Placed } from "./centre-of-mass";
-import { elbowAngle, legAngles, type LegAngles } from "./joint-angles";
+import { elbowAngle, legAngles } from "./joint-angles";
 import { withinLimits, type JointName } from "./joint-limits";
 import { placeArm } from "./place-arm";
 import { placeLeg } from "./place-leg";
 import { type Arm, type Lie, type PointName, type Pose } from "./pose";
 import { flexed, leaned, minus, plus, twisted, type Frame, type Vec } from "./space";
-
-/** A body in the room. */
-export interface Body extends Placed {
-  readonly points: Readonly<Record<PointName, Vec>>;
-  readonly pelvisFrame: Frame;
-  readonly headTop: Vec;
-  readonly centre: Vec;
-  readonly angles: { readonly w: LegAngles; readonly o: LegAngles };
-}
 
 export type Resolved =
   { readonly ok: true; readonly body: Body } | { readonly ok: false; readonly why: string };

@@ -1,7 +1,7 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { Muscle } from "./body";
 import type { Exercise } from "./exercise";
-import { Source } from "./source";
+import { Source } from "~/core/schema/source";
 
 /** Taken as enough activity to strengthen, percent of maximal voluntary contraction (common practice). */
 export const enoughPercent = 40;

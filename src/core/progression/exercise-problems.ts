@@ -1,4 +1,4 @@
-import { doseProblems } from "~/core/dose/dose-problems";
+import { doseProblems } from "./dose-problems";
 import type { FieldProblem } from "~/core/schema/field-problem";
 import type { Exercise, Turn, Variant } from "./exercise";
 import { firstPrescription } from "./exercise";

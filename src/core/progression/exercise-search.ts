@@ -1,7 +1,7 @@
 import { Type, type Static } from "@sinclair/typebox";
 import MiniSearch from "minisearch";
 import { oneOf } from "~/core/schema/one-of";
-import { suits, type StageNeed } from "~/core/pathway/stage-need";
+import { suits, type StageNeed } from "./stage-need";
 import { BodyPosition, Lane, Muscle, Region, type Lane as LaneCode } from "./body";
 import type { Exercise, Variant } from "./exercise";
 

@@ -3,7 +3,7 @@ import { Dose } from "~/core/dose/dose";
 import { oneOf } from "~/core/schema/one-of";
 import { BodyPosition, ForbidCode, Lane, Muscle, Phase, Region } from "./body";
 import { KnobValue, Prescription } from "./prescription";
-import { Source } from "./source";
+import { Source } from "~/core/schema/source";
 
 const closed = { additionalProperties: false };
 const id = Type.String({ minLength: 1, maxLength: 80, pattern: "^[a-z0-9-]+$" });

@@ -1,5 +1,8 @@
 import { addDays, daysBetween } from "~/core/schedule/local-day";
 
+/** Least share of a lane's training days that counts as done, per cent (common practice). */
+export const adherenceNeeded = 70;
+
 const windowDays = 14;
 const notJudgedDays = 3;
 

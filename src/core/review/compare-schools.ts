@@ -1,6 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { Outcome } from "~/core/decision/decide-input";
-import { Evidence } from "~/core/decision/evidence";
+import { Outcome } from "~/core/decision/record/decide-input";
+import { Evidence } from "~/core/decision/record/evidence";
 import { Change } from "~/core/progression/change";
 import { PainSchoolCode, painSchoolCodes } from "~/core/response/pain-school";
 import { closesAfterHours, trainingDayState } from "~/core/response/training-day-state";

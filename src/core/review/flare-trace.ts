@@ -1,6 +1,6 @@
-import type { DecideInput, FlareTrace } from "~/core/decision/decide-input";
+import type { DecideInput, FlareTrace } from "~/core/decision/record/decide-input";
 import { flareSuspects, type FlareSuspect } from "~/core/decision/flare-suspects";
-import { judgedDays } from "~/core/decision/judged-days";
+import { judgedDays } from "~/core/decision/record/judged-days";
 import type { DayJudgement } from "~/core/response/judge-day";
 import type { CaseDay } from "~/core/case/case-days";
 import type { CaseFile, CaseItem } from "~/core/case/case-file";

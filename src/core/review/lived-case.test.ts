@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import type { outcomes } from "~/core/decision/decide-input";
+import type { outcomes } from "~/core/decision/record/decide-input";
 import { suspends } from "~/core/decision/stop-scope";
 import { stopSignal } from "~/core/intake/stop-signal";
 import { arbitraryCase, arbitrarySignal } from "~tests/builders/random-case";

@@ -1,6 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { engineVersion } from "~/core/decision/decide";
-import { Outcome, type Proposal } from "~/core/decision/decide-input";
+import { Outcome, type Proposal } from "~/core/decision/record/decide-input";
 import type { CaseDecision, CaseFile } from "~/core/case/case-file";
 import { reviewCase } from "./review-case";
 

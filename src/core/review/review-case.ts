@@ -1,9 +1,9 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { changeBudget } from "~/core/decision/change-budget";
 import { decide } from "~/core/decision/decide";
-import { Proposal, type DecideInput, type SignedChange } from "~/core/decision/decide-input";
+import { Proposal, type DecideInput, type SignedChange } from "~/core/decision/record/decide-input";
 import { laneReadiness, LaneReadiness } from "~/core/decision/lane-readiness";
-import { after, viewRecord } from "~/core/decision/record-view";
+import { after, viewRecord } from "~/core/decision/record/record-view";
 import { asFarAsStageGoes } from "~/core/decision/rules/step-up";
 import { stepQueue } from "~/core/decision/step-queue";
 import { dosePolicy } from "~/core/dose/dose-policy";

@@ -71,7 +71,7 @@ export default function ReviewPane({ rows, at, onMove, onClose }: Props) {
     };
     addEventListener("keydown", onKey);
     return () => removeEventListener("keydown", onKey);
-  }, [at, episodeId, onClose, onMove, rows.length, stair]);
+  }, [at, episodeId, onClose, onMove, rows.length, send, stair]);
 
   if (!row) return null;
   return (

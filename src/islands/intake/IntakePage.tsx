@@ -4,20 +4,16 @@ import { v7 as uuid } from "uuid";
 import type { Problem } from "~/contract/problem";
 import type { DraftList } from "~/contract/intake";
 import type { Placing } from "~/core/intake/place";
-import type { Pathway } from "~/core/pathway/pathway";
 import { call } from "~/islands/frame/call";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayTime, t } from "~/messages/say";
 import { emptyIntake, fieldOf, resumedIntake, toIntake, type IntakeFields } from "./intake-fields";
 import { GoalsSection, PersonSection, ProblemSection } from "./IntakeSections";
+import type { KnownPerson, PathwayChoice } from "./choices";
 import { LimitsSection, ScreenSection } from "./SafetySections";
 import PlacingPanel from "./PlacingPanel";
 import RedFlagNote, { redFlagOf } from "./RedFlagNote";
 import { island } from "~/islands/frame/island";
-
-export type PathwayChoice = Pick<Pathway, "code" | "name" | "procedures" | "grafts" | "region"> & {
-  stages: { code: string; name: string }[];
-};
 
 interface Props {
   pathways: PathwayChoice[];
@@ -27,8 +23,6 @@ interface Props {
   /** A person the clinic knows, for whom this is another episode. */
   known: KnownPerson | null;
 }
-
-export type KnownPerson = Pick<IntakeFields, "beside" | "givenName" | "familyName" | "bornOn" | "activity">;
 
 const pauseMs = 800;
 

@@ -7,7 +7,7 @@ import { painSchoolCodes } from "~/core/response/pain-school";
 import { label, t } from "~/messages/say";
 import { Section, SelectField, TextField, TickField } from "./Fields";
 import type { IntakeFields } from "./intake-fields";
-import type { PathwayChoice } from "./IntakePage";
+import type { PathwayChoice } from "./choices";
 
 export function PersonSection({ known }: { known: boolean }) {
   const { watch } = useFormContext<IntakeFields>();

@@ -6,7 +6,7 @@ import { useWrite } from "~/islands/frame/use-write";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayDose } from "~/messages/describe";
 import { label, sayNumber, t } from "~/messages/say";
-import type { PathwayChoice } from "./IntakePage";
+import type { PathwayChoice } from "./choices";
 
 interface Props {
   id: string;

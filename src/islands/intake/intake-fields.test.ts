@@ -1,5 +1,5 @@
-import { expect, it } from "vitest";
-import { emptyIntake, fieldOf, toIntake } from "./intake-fields";
+import { describe, expect, it } from "vitest";
+import { emptyIntake, fieldOf, resumedIntake, toIntake } from "./intake-fields";
 
 it.each([
   ["/intake/person/givenName", "givenName"],
@@ -31,4 +31,20 @@ it("own kit comes on top of what every home has, each piece once", () => {
   const { kit } = toIntake({ ...emptyIntake, place: "own", kit: ["chair", "step"] });
   expect(kit).toEqual([...new Set(kit)]);
   expect(kit).toEqual(expect.arrayContaining([...toIntake(emptyIntake).kit, "step"]));
+});
+
+describe("an intake that was kept", () => {
+  it("comes back field by field; what is of another shape is left empty", () => {
+    const kept = {
+      ...emptyIntake,
+      givenName: "Runa",
+      limits: "none",
+      tasks: [{ text: 1 }],
+      kit: ["step"],
+      medicines: ["salt"],
+    };
+    expect(resumedIntake(kept)).toEqual({ ...emptyIntake, givenName: "Runa", kit: ["step"] });
+    expect(resumedIntake({ ...emptyIntake, consent: true })).toEqual({ ...emptyIntake, consent: true });
+    expect(resumedIntake(null)).toEqual(emptyIntake);
+  });
 });

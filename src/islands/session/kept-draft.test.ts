@@ -46,6 +46,29 @@ describe("which unfinished session is gone on with", () => {
     keepDraft("e", draft("30"), early);
     expect(resumed(null)).toBeNull();
   });
+  it("none of a shape that this version does not fill in, wherever it lies", () => {
+    const set = { side: "left", reps: "12" };
+    const wrong: Record<string, unknown>[] = [
+      { items: "none" },
+      { ...draft("20"), painBefore: "one" },
+      { ...draft("20"), occurredAt: "yesterday" },
+      { ...draft("20"), items: [{ itemId: "i", differs: false, count: 1, sets: [set], unplanned: null }] },
+      {
+        ...draft("20"),
+        items: [
+          { itemId: "i", differs: false, count: 1, sets: [], unplanned: { exercise: {}, variantId: "v" } },
+        ],
+      },
+    ];
+    for (const body of wrong) {
+      expect(resumed({ id: "d", body, savedAt: late, by: "Somebody" })).toBeNull();
+      sessionStorage.setItem("session-e", JSON.stringify({ draft: body, savedAt: late }));
+      expect(resumed(null)).toBeNull();
+      expect(resumed(there("20", early))).toBe("20");
+    }
+    sessionStorage.setItem("session-e", "{");
+    expect(resumed(null)).toBeNull();
+  });
   it("this device's, where the database never got it", () => {
     keepDraft("e", draft("30"), null);
     expect(resumed(null)).toBe("30");

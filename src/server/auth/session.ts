@@ -5,7 +5,7 @@ import { writeAudit } from "~/server/audit/audit-repository";
 import { ApiProblem } from "~/server/http/problem";
 import { passwordFits } from "./password";
 import { countTry } from "./sign-in-limit";
-import type { StaffContext } from "./staff-context";
+import type { StaffContext } from "~/server/staff-context";
 import { sweepSessions } from "./sweep-sessions";
 import { deleteSession, findLogin, findSession, insertSession, touchSession } from "./staff-repository";
 

@@ -2,7 +2,7 @@ import type { ResultSetHeader, RowDataPacket } from "mysql2";
 import type { Calls } from "~/contract/clinic";
 import type { Role } from "~/contract/roles";
 import { fromDatabaseJson, toDatabaseTime, type Queryable } from "~/server/db/connection";
-import type { StaffContext } from "./staff-context";
+import type { StaffContext } from "~/server/staff-context";
 
 export interface StaffLogin {
   readonly clinicId: string;

@@ -5,9 +5,9 @@ import { daysBetween, localDay } from "~/core/schedule/local-day";
 import { engineVersion } from "~/core/decision/decide";
 import { pool, type Queryable } from "~/server/db/connection";
 import { isConflict } from "~/server/db/transaction";
-import { loadCases } from "~/server/episode/case-loader";
-import { findEpisodes } from "~/server/episode/episode-repository";
-import type { LoadedCase } from "~/server/episode/make-case";
+import { loadCases } from "~/server/case/case-loader";
+import { findEpisodes } from "~/server/case/episode-repository";
+import type { LoadedCase } from "~/server/case/make-case";
 import { log } from "~/server/http/log";
 import { keepStates, type KeptState } from "./caseload-repository";
 

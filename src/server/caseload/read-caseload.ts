@@ -2,7 +2,7 @@ import { unreadableState } from "~/core/caseload/caseload-state";
 import { engineVersion } from "~/core/decision/decide";
 import { attentionCodes } from "~/core/caseload/attention";
 import { type CaseloadRow } from "~/contract/clinic";
-import type { StaffContext } from "~/server/auth/staff-context";
+import type { StaffContext } from "~/server/staff-context";
 import { now } from "~/server/clock";
 import { pool } from "~/server/db/connection";
 import { readEntries } from "./caseload-repository";

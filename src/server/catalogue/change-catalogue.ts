@@ -8,13 +8,13 @@ import type { CatalogueWritten, ExerciseBody, ImportBody, RetirementBody } from 
 import type { FieldProblem } from "~/core/schema/field-problem";
 import type { Exercise } from "~/core/progression/exercise";
 import { writeAudit } from "~/server/audit/audit-repository";
-import type { StaffContext } from "~/server/auth/staff-context";
+import type { StaffContext } from "~/server/staff-context";
 import { now } from "~/server/clock";
 import type { Connection } from "~/server/db/connection";
 import { inTransaction } from "~/server/db/transaction";
-import { storeDefinition } from "~/server/episode/definition-repository";
-import { isKnownTwin, type Sent } from "~/server/episode/known-twin";
-import { keepReceipt } from "~/server/episode/receipt-repository";
+import { storeDefinition } from "~/server/case/definition-repository";
+import { isKnownTwin, type Sent } from "~/server/receipt/known-twin";
+import { keepReceipt } from "~/server/receipt/receipt-repository";
 import { refused } from "~/server/http/problem";
 import { hasCatalogueChange, insertCatalogueChange, type CatalogueAction } from "./catalogue-repository";
 import { clinicCatalogue, type ClinicCatalogue } from "./clinic-catalogue";

@@ -2,7 +2,7 @@ import { startingExercises } from "~/catalogue/exercises/all";
 import { stageNeeds } from "~/catalogue/stage-needs/all";
 import type { Exercise } from "~/core/progression/exercise";
 import { exerciseIndex, type ExerciseIndex } from "~/core/progression/exercise-search";
-import type { StaffContext } from "~/server/auth/staff-context";
+import type { StaffContext } from "~/server/staff-context";
 import { notFound } from "~/server/http/problem";
 import { pool, type Queryable } from "~/server/db/connection";
 import { catalogueEntries, catalogueVersion } from "./catalogue-repository";

@@ -1,8 +1,8 @@
 import type { LibraryPatient } from "~/contract/library";
 import type { Exercise } from "~/core/progression/exercise";
 import { signingRoles } from "~/contract/roles";
-import type { StaffContext } from "~/server/auth/staff-context";
-import { loadEpisode, noteRead } from "~/server/episode/read-episode";
+import type { StaffContext } from "~/server/staff-context";
+import { loadEpisode, noteRead } from "~/server/case/load-episode";
 import { notFound } from "~/server/http/problem";
 import { clinicCatalogue } from "./clinic-catalogue";
 import { patientOf } from "./read-library";

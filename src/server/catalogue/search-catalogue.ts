@@ -6,7 +6,7 @@ import { firstPrescription } from "~/core/progression/exercise";
 import { ExerciseQuery, exerciseSearch } from "~/core/progression/exercise-search";
 import { kitByCode } from "~/core/progression/kit";
 import { sidesOf } from "~/core/progression/sides-of";
-import type { StaffContext } from "~/server/auth/staff-context";
+import type { StaffContext } from "~/server/staff-context";
 import { refused } from "~/server/http/problem";
 import { clinicCatalogue } from "./clinic-catalogue";
 

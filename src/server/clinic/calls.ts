@@ -1,11 +1,11 @@
 import type { CallsBody, CallsView, CallsWritten } from "~/contract/clinic";
 import { writeAudit } from "~/server/audit/audit-repository";
 import { settingRoles } from "~/contract/roles";
-import type { StaffContext } from "~/server/auth/staff-context";
+import type { StaffContext } from "~/server/staff-context";
 import { now } from "~/server/clock";
 import { inTransaction, isDuplicate } from "~/server/db/transaction";
-import { isKnownTwin, type Sent } from "~/server/episode/known-twin";
-import { keepReceipt } from "~/server/episode/receipt-repository";
+import { isKnownTwin, type Sent } from "~/server/receipt/known-twin";
+import { keepReceipt } from "~/server/receipt/receipt-repository";
 import { findCalls, insertCalls } from "./calls-repository";
 
 /** Whom the clinic calls, and whether this person may set it. */

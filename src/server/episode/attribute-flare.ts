@@ -1,11 +1,11 @@
 import type { Written } from "~/contract/episode";
 import type { AttributionBody } from "~/contract/daily";
 import { itemDays } from "~/core/case/case-days";
-import type { StaffContext } from "~/server/auth/staff-context";
+import type { StaffContext } from "~/server/staff-context";
 import { refused } from "~/server/http/problem";
 import { attributions } from "~/server/facts/attributions";
 import { appendFact } from "~/server/facts/sql";
-import { writeFact } from "./write-episode";
+import { writeFact } from "~/server/episode/write-fact";
 
 /** Lays a day's reaction at another item's door than the proposed one, with the reason. */
 export function attributeFlare(

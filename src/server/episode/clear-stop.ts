@@ -1,11 +1,11 @@
 import type { ClearanceBody } from "~/contract/daily";
 import type { Written } from "~/contract/episode";
-import type { StaffContext } from "~/server/auth/staff-context";
+import type { StaffContext } from "~/server/staff-context";
 import { refused } from "~/server/http/problem";
 import { clearances } from "~/server/facts/clearances";
 import { appendFact } from "~/server/facts/sql";
 import { stairView } from "./stair-view";
-import { writeFact } from "./write-episode";
+import { writeFact } from "~/server/episode/write-fact";
 
 /** Clears a stopped item in writing. */
 export function clearStop(staff: StaffContext, episodeId: string, body: ClearanceBody): Promise<Written> {

@@ -1,12 +1,12 @@
 import type { RecordEntry, RecordView } from "~/contract/record";
 import { isLateReport } from "~/core/response/training-day-state";
 import { prescriptionInForce } from "~/core/case/in-force";
-import type { StaffContext } from "~/server/auth/staff-context";
+import type { StaffContext } from "~/server/staff-context";
 import { pool } from "~/server/db/connection";
 import { documents as documentFacts } from "~/server/facts/documents";
 import { readFacts } from "~/server/facts/sql";
-import { signalsOf, type LoadedCase } from "./make-case";
-import { loadEpisode, noteRead } from "./read-episode";
+import { signalsOf, type LoadedCase } from "~/server/case/make-case";
+import { loadEpisode, noteRead } from "~/server/case/load-episode";
 
 /** The record of an episode, newest first: what was done, reported, measured, decided, and by whom. */
 export async function readRecord(staff: StaffContext, id: string): Promise<RecordView> {

@@ -1,9 +1,9 @@
 import { compareSchools } from "~/core/review/compare-schools";
 import type { SchoolComparison } from "~/core/review/compare-schools";
 import { replayDecisions, type Replay } from "~/core/review/replay-decisions";
-import type { StaffContext } from "~/server/auth/staff-context";
+import type { StaffContext } from "~/server/staff-context";
 import { notFound } from "~/server/http/problem";
-import { loadEpisode, noteRead } from "./read-episode";
+import { loadEpisode, noteRead } from "~/server/case/load-episode";
 
 /** One item's record judged by every pain school. @throws ApiProblem 404 for an item that is not in the plan */
 export async function readSchools(

@@ -1,7 +1,7 @@
 import { signingRoles } from "~/contract/roles";
-import type { StaffContext } from "~/server/auth/staff-context";
-import { loadEpisode } from "./read-episode";
-import { openSignals } from "./stop-signals";
+import type { StaffContext } from "~/server/staff-context";
+import { loadEpisode } from "~/server/case/load-episode";
+import { openSignals } from "./open-signals";
 
 /** What is left to show of a record that the rules cannot judge: whose it is, its open signals, its exercises by name. */
 export async function readUnreadable(staff: StaffContext, episodeId: string) {

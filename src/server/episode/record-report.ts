@@ -1,11 +1,11 @@
 import type { ReportBody } from "~/contract/daily";
 import type { Written } from "~/contract/episode";
 import { localDay } from "~/core/schedule/local-day";
-import type { StaffContext } from "~/server/auth/staff-context";
+import type { StaffContext } from "~/server/staff-context";
 import { refused } from "~/server/http/problem";
 import { reports } from "~/server/facts/reports";
 import { appendFact } from "~/server/facts/sql";
-import { writeFact } from "./write-episode";
+import { writeFact } from "~/server/episode/write-fact";
 
 /** Records how the patient was on the morning after a training day; a later report for the day supersedes it. */
 export async function recordReport(

@@ -6,12 +6,12 @@ import { firstPrescription } from "~/core/progression/exercise";
 import { sidesOf } from "~/core/progression/sides-of";
 import { localDay } from "~/core/schedule/local-day";
 import { leastSeconds, setProblems } from "~/core/session/session-problems";
-import type { StaffContext } from "~/server/auth/staff-context";
+import type { StaffContext } from "~/server/staff-context";
 import { clinicCatalogue } from "~/server/catalogue/clinic-catalogue";
 import type { Connection } from "~/server/db/connection";
 import { refused } from "~/server/http/problem";
-import type { LoadedCase } from "./make-case";
-import { attachDefinitions, storeDefinition } from "./definition-repository";
+import type { LoadedCase } from "~/server/case/make-case";
+import { attachDefinitions, storeDefinition } from "~/server/case/definition-repository";
 import { endings } from "~/server/facts/endings";
 import { items } from "~/server/facts/items";
 import { prescriptions } from "~/server/facts/prescriptions";
@@ -19,7 +19,7 @@ import { sessions } from "~/server/facts/sessions";
 import { sets, setsOf } from "~/server/facts/sets";
 import { appendFact, appendFacts, type Writing } from "~/server/facts/sql";
 import { dropSessionDraft } from "./session-draft-repository";
-import { writeFact } from "./write-episode";
+import { writeFact } from "~/server/episode/write-fact";
 
 const clockSkewMs = 2 * 60_000;
 

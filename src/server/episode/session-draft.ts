@@ -1,11 +1,11 @@
 import type { KeptSessionDraft, SessionDraftBody } from "~/contract/daily";
-import type { StaffContext } from "~/server/auth/staff-context";
+import type { StaffContext } from "~/server/staff-context";
 import { now } from "~/server/clock";
 import { pool } from "~/server/db/connection";
 import { notFound } from "~/server/http/problem";
-import { findEpisode } from "./episode-repository";
+import { findEpisode } from "~/server/case/episode-repository";
 import { isUuid } from "~/core/schema/formats";
-import { loadEpisode, noteRead } from "./read-episode";
+import { loadEpisode, noteRead } from "~/server/case/load-episode";
 import { findSessionDraft, saveSessionDraft } from "./session-draft-repository";
 import { stairView } from "./stair-view";
 

@@ -1,8 +1,8 @@
 import type { SchoolBody, Written } from "~/contract/episode";
-import type { StaffContext } from "~/server/auth/staff-context";
+import type { StaffContext } from "~/server/staff-context";
 import { schools } from "~/server/facts/schools";
 import { appendFact } from "~/server/facts/sql";
-import { writeFact } from "./write-episode";
+import { writeFact } from "~/server/episode/write-fact";
 
 /** Sets the pain school of an episode, with the reason. */
 export function setSchool(staff: StaffContext, episodeId: string, body: SchoolBody): Promise<Written> {

@@ -1,15 +1,15 @@
 import { v7 as uuid } from "uuid";
 import type { DecisionBody } from "~/contract/daily";
 import type { StairItem, StairView, Written } from "~/contract/episode";
-import type { SignedChange } from "~/core/decision/decide-input";
+import type { SignedChange } from "~/core/decision/record/decide-input";
 import type { Change } from "~/core/progression/change";
-import type { StaffContext } from "~/server/auth/staff-context";
+import type { StaffContext } from "~/server/staff-context";
 import { ApiProblem, refused } from "~/server/http/problem";
 import { decisions } from "~/server/facts/decisions";
 import { prescriptions } from "~/server/facts/prescriptions";
 import { appendFact } from "~/server/facts/sql";
 import { stairView } from "./stair-view";
-import { writeFact } from "./write-episode";
+import { writeFact } from "~/server/episode/write-fact";
 
 /** Outcomes that leave nothing to accept: the plan stays as it is without a signature. */
 const nothingToAccept = new Set(["hold", "wait"]);

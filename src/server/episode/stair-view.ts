@@ -12,9 +12,9 @@ import type { Restriction } from "~/core/progression/restriction";
 import type { PainSchoolCode } from "~/core/response/pain-school";
 import { daysBetween, localDay } from "~/core/schedule/local-day";
 import { signingRoles } from "~/contract/roles";
-import type { StaffContext } from "~/server/auth/staff-context";
-import type { LoadedCase } from "./make-case";
-import { openSignals } from "./stop-signals";
+import type { StaffContext } from "~/server/staff-context";
+import type { LoadedCase } from "~/server/case/make-case";
+import { openSignals } from "./open-signals";
 
 /** Builds what the stair of a patient shows, judged by the school in force or by one that is only previewed. */
 export function stairView(staff: StaffContext, loaded: LoadedCase, preview?: PainSchoolCode): StairView {

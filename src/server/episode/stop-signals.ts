@@ -1,14 +1,13 @@
 import type { Written } from "~/contract/episode";
-import type { OpenSignal } from "~/contract/episode";
 import type { SignalBody, SignalClearanceBody } from "~/contract/daily";
 import { stopSignal } from "~/core/intake/stop-signal";
-import type { StaffContext } from "~/server/auth/staff-context";
+import type { StaffContext } from "~/server/staff-context";
 import { refused } from "~/server/http/problem";
-import { signalsOf, type LoadedCase } from "./make-case";
+import { openSignals } from "./open-signals";
 import { signalClearances } from "~/server/facts/signal-clearances";
 import { signals } from "~/server/facts/signals";
 import { appendFact } from "~/server/facts/sql";
-import { writeFact } from "./write-episode";
+import { writeFact } from "~/server/episode/write-fact";
 
 const namesAnExercise: readonly string[] = ["item", "lane"];
 
@@ -45,25 +44,4 @@ export function clearSignal(
     const { at } = writing;
     await appendFact(db, writing, signalClearances, { ...body, reason: body.reason.trim(), at });
   });
-}
-
-/** Stop signals that nobody has cleared, the latest first. */
-export function openSignals({ file, parts }: Pick<LoadedCase, "file" | "parts">): OpenSignal[] {
-  const exerciseOf = (itemId: string | undefined) => {
-    const item = file.items.find((candidate) => candidate.id === itemId);
-    return file.exercises.find((exercise) => exercise.id === item?.exerciseId)?.name ?? null;
-  };
-  return signalsOf(parts)
-    .filter((signal) => signal.cleared === undefined)
-    .map(({ id, code, at, by, itemId, note }) => ({
-      id,
-      code,
-      urgency: stopSignal(code).urgency,
-      scope: stopSignal(code).suspends,
-      at,
-      by,
-      exercise: exerciseOf(itemId),
-      note: note ?? null,
-    }))
-    .reverse();
 }

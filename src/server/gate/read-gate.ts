@@ -2,9 +2,9 @@ import type { GateView } from "~/contract/gate";
 import { stageOf } from "~/core/pathway/pathway";
 import { daysBetween, localDay } from "~/core/schedule/local-day";
 import { signingRoles } from "~/contract/roles";
-import type { StaffContext } from "~/server/auth/staff-context";
-import type { LoadedCase } from "~/server/episode/make-case";
-import { loadEpisode, noteRead } from "~/server/episode/read-episode";
+import type { StaffContext } from "~/server/staff-context";
+import type { LoadedCase } from "~/server/case/make-case";
+import { loadEpisode, noteRead } from "~/server/case/load-episode";
 
 /** The gate a patient stands before, on one page. */
 export async function readGate(staff: StaffContext, episodeId: string): Promise<GateView> {

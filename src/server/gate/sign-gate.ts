@@ -1,7 +1,7 @@
 import type { GateBody, GateView, GateWritten, PassingBody } from "~/contract/gate";
 import type { FieldProblem } from "~/core/schema/field-problem";
-import type { StaffContext } from "~/server/auth/staff-context";
-import { writeInto, type Fact, type WriteScope } from "~/server/episode/write-episode";
+import type { StaffContext } from "~/server/staff-context";
+import { writeInto, type Fact, type WriteScope } from "~/server/write/write-into";
 import { ApiProblem, refused } from "~/server/http/problem";
 import { passings } from "~/server/facts/passings";
 import { appendFact } from "~/server/facts/sql";

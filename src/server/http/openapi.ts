@@ -1,5 +1,5 @@
 import type { TObject, TSchema } from "@sinclair/typebox";
-import { allCalculations } from "~/catalogue/calculations";
+import { allCalculations } from "~/catalogue/calculations/all";
 import { addressOf } from "~/contract/addresses";
 import { endpoints } from "~/contract/all";
 import { Problem } from "~/contract/problem";

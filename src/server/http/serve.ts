@@ -12,7 +12,7 @@ import {
 import { check } from "~/core/schema/check";
 import type { Checked } from "~/core/schema/field-problem";
 import { isUuid } from "~/core/schema/formats";
-import type { StaffContext } from "~/server/auth/staff-context";
+import type { StaffContext } from "~/server/staff-context";
 import { isDatabaseUnavailable } from "~/server/db/transaction";
 import { log } from "./log";
 import { ApiProblem, databaseDown, notFound, refused } from "./problem";

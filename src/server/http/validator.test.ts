@@ -3,7 +3,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { SessionBody } from "~/contract/daily";
 import { SignInBody } from "~/contract/clinic";
-import { DecideInput } from "~/core/decision/decide-input";
+import { DecideInput } from "~/core/decision/record/decide-input";
 import { decideExample } from "~/core/calculation/examples";
 import { check } from "~/core/schema/check";
 import { validator } from "./validator";

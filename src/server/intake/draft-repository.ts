@@ -1,6 +1,6 @@
 import type { RowDataPacket } from "mysql2";
 import type { DraftBody, DraftList } from "~/contract/intake";
-import type { StaffContext } from "~/server/auth/staff-context";
+import type { StaffContext } from "~/server/staff-context";
 import { fromDatabaseJson, fromDatabaseTime, toDatabaseTime, type Queryable } from "~/server/db/connection";
 
 const keptAtMost = 30;

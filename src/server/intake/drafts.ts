@@ -1,5 +1,5 @@
 import type { DraftBody, DraftList } from "~/contract/intake";
-import type { StaffContext } from "~/server/auth/staff-context";
+import type { StaffContext } from "~/server/staff-context";
 import { now } from "~/server/clock";
 import { pool } from "~/server/db/connection";
 import { listDrafts, saveDraft } from "./draft-repository";

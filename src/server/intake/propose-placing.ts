@@ -5,7 +5,7 @@ import { placePatient, type Placing } from "~/core/intake/place";
 import { mostUrgent } from "~/core/intake/stop-signal";
 import type { Pathway } from "~/core/pathway/pathway";
 import { localDay } from "~/core/schedule/local-day";
-import type { StaffContext } from "~/server/auth/staff-context";
+import type { StaffContext } from "~/server/staff-context";
 import { now } from "~/server/clock";
 import { clinicCatalogue, type ClinicCatalogue } from "~/server/catalogue/clinic-catalogue";
 import type { Queryable } from "~/server/db/connection";

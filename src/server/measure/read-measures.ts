@@ -6,9 +6,9 @@ import { measureStatus } from "~/core/measure/measure-status";
 import { stageOf } from "~/core/pathway/pathway";
 import { localDay } from "~/core/schedule/local-day";
 import { recordingRoles } from "~/contract/roles";
-import type { StaffContext } from "~/server/auth/staff-context";
-import type { LoadedCase } from "~/server/episode/make-case";
-import { loadEpisode, noteRead } from "~/server/episode/read-episode";
+import type { StaffContext } from "~/server/staff-context";
+import type { LoadedCase } from "~/server/case/make-case";
+import { loadEpisode, noteRead } from "~/server/case/load-episode";
 
 /** The measures of a patient: all that can be taken, and where those taken stand. */
 export async function readMeasures(staff: StaffContext, episodeId: string): Promise<MeasuresView> {

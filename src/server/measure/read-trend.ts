@@ -6,8 +6,8 @@ import { summariseDay } from "~/core/measure/side-value";
 import { valueError } from "~/core/measure/value-error";
 import { stageOf } from "~/core/pathway/pathway";
 import { localDay } from "~/core/schedule/local-day";
-import type { StaffContext } from "~/server/auth/staff-context";
-import { loadEpisode, noteRead } from "~/server/episode/read-episode";
+import type { StaffContext } from "~/server/staff-context";
+import { loadEpisode, noteRead } from "~/server/case/load-episode";
 import { refused } from "~/server/http/problem";
 import { measuresFor } from "./read-measures";
 

@@ -1,4 +1,4 @@
-import type { SignedChange } from "~/core/decision/decide-input";
+import type { SignedChange } from "~/core/decision/record/decide-input";
 import { nextHarder } from "~/core/decision/rules/next-harder";
 import { doseMinutes } from "~/core/dose/dose-minutes";
 import { planMinutes } from "~/core/dose/plan-minutes";
@@ -15,9 +15,9 @@ import { obstacle, type Restriction } from "~/core/progression/restriction";
 import { sidesOf } from "~/core/progression/sides-of";
 import { localDay } from "~/core/schedule/local-day";
 import { signingRoles } from "~/contract/roles";
-import type { StaffContext } from "~/server/auth/staff-context";
-import type { LoadedCase } from "~/server/episode/make-case";
-import { loadEpisode, noteRead } from "~/server/episode/read-episode";
+import type { StaffContext } from "~/server/staff-context";
+import type { LoadedCase } from "~/server/case/make-case";
+import { loadEpisode, noteRead } from "~/server/case/load-episode";
 import { told } from "~/server/episode/stair-view";
 
 /** The plan of a patient: items with dose, minutes, and the next harder and easier setting of each. */

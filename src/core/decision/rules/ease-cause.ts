@@ -1,8 +1,8 @@
 import type { DayJudgement } from "~/core/response/judge-day";
 import { elapsedDays } from "~/core/schedule/local-day";
-import type { EaseCauseCode } from "../decide-input";
-import { evidence, type Evidence } from "../evidence";
-import { after, type RecordView } from "../record-view";
+import type { EaseCauseCode } from "~/core/decision/record/decide-input";
+import { evidence, type Evidence } from "~/core/decision/record/evidence";
+import { after, type RecordView } from "~/core/decision/record/record-view";
 import * as remedy from "./ease-remedy";
 
 /** One cause of an ease: how it is seen in the record, and what is tried, first choice first. */

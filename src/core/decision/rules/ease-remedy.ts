@@ -2,7 +2,7 @@ import { turnTo, type TurnedChange } from "~/core/progression/change";
 import { easierKnob, easierNotch, easierVariant } from "~/core/progression/easier";
 import { variantOf } from "~/core/progression/exercise";
 import { loadNotch } from "~/core/progression/notch";
-import type { RecordView } from "../record-view";
+import type { RecordView } from "~/core/decision/record/record-view";
 
 /** Tries to make an item easier in one way; null when that way is not open to it. */
 export type Remedy = (view: RecordView) => TurnedChange | null;

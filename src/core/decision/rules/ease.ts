@@ -1,7 +1,7 @@
 import type { Change } from "~/core/progression/change";
-import type { Finding } from "../decide-input";
-import { evidence, type Evidence } from "../evidence";
-import type { RecordView } from "../record-view";
+import type { Finding } from "~/core/decision/record/decide-input";
+import { evidence, type Evidence } from "~/core/decision/record/evidence";
+import type { RecordView } from "~/core/decision/record/record-view";
 import { easeCauses, type EaseCause } from "./ease-cause";
 import { easierVariantRemedy, oneSetFewer } from "./ease-remedy";
 

@@ -1,6 +1,6 @@
-import type { Finding } from "../decide-input";
-import { evidence, type Evidence } from "../evidence";
-import type { RecordView } from "../record-view";
+import type { Finding } from "~/core/decision/record/decide-input";
+import { evidence, type Evidence } from "~/core/decision/record/evidence";
+import type { RecordView } from "~/core/decision/record/record-view";
 import { stepConditions, type Unmet } from "./step-condition";
 
 /** Hold: every reason against a step up, the one nearest to being solved first; that one names the rule. */

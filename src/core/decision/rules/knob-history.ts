@@ -1,4 +1,4 @@
-import type { SignedChange } from "../decide-input";
+import type { SignedChange } from "~/core/decision/record/decide-input";
 
 const defaultRun = 2;
 const runAfterEase = 3;

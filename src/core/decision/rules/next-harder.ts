@@ -1,7 +1,7 @@
 import { variantOf } from "~/core/progression/exercise";
 import { harder, type Harder } from "~/core/progression/harder";
 import { obstacle } from "~/core/progression/restriction";
-import type { DecideInput } from "../decide-input";
+import type { DecideInput } from "~/core/decision/record/decide-input";
 import { restingKnobs } from "./knob-history";
 import { takenByEase } from "./taken-by-ease";
 

@@ -1,9 +1,9 @@
 import { dosePolicy } from "~/core/dose/dose-policy";
 import { elapsedDays } from "~/core/schedule/local-day";
-import type { Finding } from "../decide-input";
-import { adherenceNeeded } from "../lane-readiness";
-import { evidence } from "../evidence";
-import type { RecordView } from "../record-view";
+import type { Finding } from "~/core/decision/record/decide-input";
+import { adherenceNeeded } from "~/core/response/lane-adherence";
+import { evidence } from "~/core/decision/record/evidence";
+import type { RecordView } from "~/core/decision/record/record-view";
 
 const noStepDays = 21;
 const noEaseDays = 14;

@@ -1,6 +1,6 @@
 import type { DayJudgement } from "~/core/response/judge-day";
 import { daysBetween } from "~/core/schedule/local-day";
-import type { RecordView } from "../record-view";
+import type { RecordView } from "~/core/decision/record/record-view";
 
 export interface QualifyingRun {
   /** Qualifying training days in a row, counted back from the latest closed one. */

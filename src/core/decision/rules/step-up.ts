@@ -1,6 +1,6 @@
-import type { Finding } from "../decide-input";
-import { evidence, type Evidence } from "../evidence";
-import { withOpenDaysFine, type RecordView } from "../record-view";
+import type { Finding } from "~/core/decision/record/decide-input";
+import { evidence, type Evidence } from "~/core/decision/record/evidence";
+import { withOpenDaysFine, type RecordView } from "~/core/decision/record/record-view";
 import { qualifyingRun } from "./qualifying-run";
 import { nextHarder } from "./next-harder";
 import { closesLane, neededDays, stepConditions } from "./step-condition";

@@ -1,6 +1,6 @@
-import type { Finding } from "../decide-input";
-import { evidence } from "../evidence";
-import { after, type RecordView } from "../record-view";
+import type { Finding } from "~/core/decision/record/decide-input";
+import { evidence } from "~/core/decision/record/evidence";
+import { after, type RecordView } from "~/core/decision/record/record-view";
 
 const stoppingPinch = 2;
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { day, march, reps, stepUpInput, strength } from "~tests/builders/decide-input";
 import { decide } from "../decide";
-import type { DecideInput, SignedChange } from "../decide-input";
+import type { DecideInput, SignedChange } from "~/core/decision/record/decide-input";
 import { takenByEase } from "./taken-by-ease";
 
 const input = stepUpInput({ now: march(9, "10:00") });

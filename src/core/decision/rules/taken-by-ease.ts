@@ -3,7 +3,7 @@ import { variantOf } from "~/core/progression/exercise";
 import { knobByName } from "~/core/progression/knob";
 import { notch } from "~/core/progression/notch";
 import type { KnobValue } from "~/core/progression/prescription";
-import type { DecideInput } from "../decide-input";
+import type { DecideInput } from "~/core/decision/record/decide-input";
 
 type Basis = Pick<DecideInput, "exercise" | "prescription" | "changes">;
 

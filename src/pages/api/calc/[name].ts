@@ -1,6 +1,6 @@
 import { fileLimit, usualLimit } from "~/contract/endpoint";
 import { runCalculation } from "~/core/calculation/calculation";
-import { findCalculation } from "~/catalogue/calculations";
+import { findCalculation } from "~/catalogue/calculations/all";
 import { answered, json } from "~/server/http/serve";
 import { ApiProblem, notFound, refused } from "~/server/http/problem";
 import { readJson } from "~/server/http/read-body";

@@ -1,5 +1,5 @@
 import * as wire from "~/contract/clinic";
-import { allCalculations } from "~/catalogue/calculations";
+import { allCalculations } from "~/catalogue/calculations/all";
 import { serve } from "~/server/http/serve";
 
 export const GET = serve(wire.listCalculations, () => ({

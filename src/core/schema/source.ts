@@ -1,5 +1,5 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { oneOf } from "~/core/schema/one-of";
+import { oneOf } from "./one-of";
 
 /** Where a number or statement comes from; `recalled` until somebody has re-read the paper. */
 export const Source = Type.Object(

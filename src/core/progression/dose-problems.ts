@@ -1,9 +1,9 @@
 import type { FieldProblem } from "~/core/schema/field-problem";
-import type { Variant } from "~/core/progression/exercise";
-import type { Dose } from "./dose";
-import { doseMinutes } from "./dose-minutes";
-import { doseStyle } from "./dose-style";
-import { tempoSeconds } from "./tempo";
+import type { Variant } from "./exercise";
+import type { Dose } from "~/core/dose/dose";
+import { doseMinutes } from "~/core/dose/dose-minutes";
+import { doseStyle } from "~/core/dose/dose-style";
+import { tempoSeconds } from "~/core/dose/tempo";
 
 /** Most ground contacts a session may ask for: the advanced band of Potach & Chu (NSCA), recalled. */
 export const mostContacts = 140;

@@ -1,9 +1,9 @@
 import type { Written } from "~/contract/episode";
 import type { DocumentBody } from "~/contract/record";
-import type { StaffContext } from "~/server/auth/staff-context";
+import type { StaffContext } from "~/server/staff-context";
 import { documents } from "~/server/facts/documents";
 import { appendFact } from "~/server/facts/sql";
-import { writeFact } from "./write-episode";
+import { writeFact } from "~/server/episode/write-fact";
 
 /** Signs a visit note or a letter as it was edited; the text proposed from the record is kept beside it. */
 export function signDocument(staff: StaffContext, episodeId: string, body: DocumentBody): Promise<Written> {

@@ -1,8 +1,8 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { Lane, Phase } from "~/core/progression/body";
-import { firstPrescription, type Exercise, type Variant } from "~/core/progression/exercise";
-import { obstacle, Restriction } from "~/core/progression/restriction";
-import { Source } from "~/core/progression/source";
+import { Lane, Phase } from "./body";
+import { firstPrescription, type Exercise, type Variant } from "./exercise";
+import { obstacle, Restriction } from "./restriction";
+import { Source } from "~/core/schema/source";
 
 /** What a stage of a pathway must train: lanes, the phases of work it allows in each, and its own limits. */
 export const StageNeed = Type.Object(

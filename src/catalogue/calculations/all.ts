@@ -3,7 +3,7 @@ import { calculation, type Calculation } from "~/core/calculation/calculation";
 import { calculations } from "~/core/calculation/registry";
 import { Dose } from "~/core/dose/dose";
 import { oneOf } from "~/core/schema/one-of";
-import { doseProblems } from "~/core/dose/dose-problems";
+import { doseProblems } from "~/core/progression/dose-problems";
 import type { FieldProblem } from "~/core/schema/field-problem";
 import {
   activationRanking,
@@ -19,8 +19,8 @@ import { findKnob } from "~/core/progression/knob";
 import { KnobValue, Prescription } from "~/core/progression/prescription";
 import { Restriction } from "~/core/progression/restriction";
 import { restrictionProblems } from "~/core/progression/restriction-problems";
-import { startingExercises } from "./exercises/all";
-import { stageNeeds } from "./stage-needs/all";
+import { startingExercises } from "~/catalogue/exercises/all";
+import { stageNeeds } from "~/catalogue/stage-needs/all";
 
 const closed = { additionalProperties: false };
 const orNull = <T extends Parameters<typeof Type.Union>[0][number]>(schema: T) =>

@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
 import { startingExercises } from "~/catalogue/exercises/all";
 import { dose, from, load } from "~/catalogue/exercises/compose";
-import { doseStyles, type Dose } from "./dose";
+import { doseStyles, type Dose } from "~/core/dose/dose";
 import { doseProblems } from "./dose-problems";
-import { doseStyle, doseStyleList } from "./dose-style";
+import { doseStyle, doseStyleList } from "~/core/dose/dose-style";
 
 const moving = {
   settings: { contraction: "concentric-eccentric" },
@@ -92,8 +92,8 @@ describe("a dose that makes no sense is refused with field and reason", () => {
 });
 
 it("no first dose of the catalogue asks for more than half an hour, runs and cycling apart", async () => {
-  const { doseMinutes } = await import("./dose-minutes");
-  const { sidesOf } = await import("~/core/progression/sides-of");
+  const { doseMinutes } = await import("~/core/dose/dose-minutes");
+  const { sidesOf } = await import("./sides-of");
   for (const exercise of startingExercises) {
     for (const variant of exercise.variants) {
       const { minutes } = doseMinutes({ dose: variant.dose, sides: sidesOf(exercise, variant) });

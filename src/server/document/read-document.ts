@@ -1,12 +1,12 @@
 import type { documentKinds } from "~/contract/record";
 import { handoverLetter, visitNote } from "~/messages/documents";
-import type { StaffContext } from "~/server/auth/staff-context";
+import type { StaffContext } from "~/server/staff-context";
 import { gateView } from "~/server/gate/read-gate";
 import { notFound } from "~/server/http/problem";
-import type { LoadedCase } from "./make-case";
-import { loadEpisode, noteRead } from "./read-episode";
-import { recordView } from "./read-record";
-import { stairView } from "./stair-view";
+import type { LoadedCase } from "~/server/case/make-case";
+import { loadEpisode, noteRead } from "~/server/case/load-episode";
+import { recordView } from "~/server/episode/read-record";
+import { stairView } from "~/server/episode/stair-view";
 
 type Kind = (typeof documentKinds)[number];
 type Write = (staff: StaffContext, loaded: LoadedCase) => Promise<string>;

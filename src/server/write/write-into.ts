@@ -1,6 +1,5 @@
-import type { Written } from "~/contract/episode";
 import { writeAudit } from "~/server/audit/audit-repository";
-import type { StaffContext } from "~/server/auth/staff-context";
+import type { StaffContext } from "~/server/staff-context";
 import { projectQuietly } from "~/server/caseload/project-caseload";
 import { now } from "~/server/clock";
 import type { Connection } from "~/server/db/connection";
@@ -8,14 +7,13 @@ import { inTransaction } from "~/server/db/transaction";
 import { facts, type FactName } from "~/server/facts/all";
 import { episodeOfFact, type Writing } from "~/server/facts/sql";
 import { ApiProblem, notFound } from "~/server/http/problem";
-import { loadCases, reloadAfter } from "./case-loader";
-import { bumpVersion, lockEpisode } from "./episode-repository";
-import { isKnownTwin, type Sent } from "./known-twin";
-import type { LoadedCase } from "./make-case";
-import { loadEpisode } from "./read-episode";
-import { keepReceipt } from "./receipt-repository";
-import { stairView } from "./stair-view";
-import { unreadable } from "./unreadable";
+import { loadCases, reloadAfter } from "~/server/case/case-loader";
+import { bumpVersion, lockEpisode } from "~/server/case/episode-repository";
+import { isKnownTwin, type Sent } from "~/server/receipt/known-twin";
+import type { LoadedCase } from "~/server/case/make-case";
+import { loadEpisode } from "~/server/case/load-episode";
+import { keepReceipt } from "~/server/receipt/receipt-repository";
+import { unreadable } from "~/server/case/unreadable";
 
 /** What a write may use while it holds the episode. */
 export interface WriteScope {
@@ -29,19 +27,6 @@ export interface Fact {
   readonly of: FactName;
   readonly action: string;
   readonly body: { readonly id: string };
-}
-
-/** Writes one fact into an episode and answers with the stair as it stands then. */
-export async function writeFact(
-  staff: StaffContext,
-  episodeId: string,
-  fact: Fact,
-  append: (scope: WriteScope) => Promise<void>,
-): Promise<Written> {
-  const { repeated, seen } = await writeInto(staff, episodeId, fact, append, (loaded) =>
-    stairView(staff, loaded),
-  );
-  return { id: fact.body.id, repeated, stair: seen };
 }
 
 /**

@@ -1,0 +1,10 @@
+import type { Pathway } from "~/core/pathway/pathway";
+import type { IntakeFields } from "./intake-fields";
+
+/** A pathway as the form offers it. */
+export type PathwayChoice = Pick<Pathway, "code" | "name" | "procedures" | "grafts" | "region"> & {
+  stages: { code: string; name: string }[];
+};
+
+/** Somebody the clinic knows, for whom another episode is taken in. */
+export type KnownPerson = Pick<IntakeFields, "beside" | "givenName" | "familyName" | "bornOn" | "activity">;

@@ -1,3 +1,4 @@
+import { acceptedChange } from "~/core/review/signed-change";
 import { addDays } from "~/core/schedule/local-day";
 import { instantOfLocal } from "~/core/schedule/local-time";
 import { measureByCode } from "~/catalogue/measures/all";
@@ -8,7 +9,6 @@ import { startingExercises } from "~/catalogue/exercises/all";
 import { caseFormat, caseVersion, type CaseFile } from "~/core/case/case-file";
 import { reviewCase, type CaseReview, type ItemReview } from "~/core/review/review-case";
 import { effortTarget } from "~/core/dose/effort-target";
-import type { TurnedChange } from "~/core/progression/change";
 import { firstPrescription, type Exercise } from "~/core/progression/exercise";
 import { sidesOf } from "~/core/progression/sides-of";
 import type { Prescription } from "~/core/progression/prescription";
@@ -250,9 +250,9 @@ function sign(file: CaseFile, profile: DemoProfile, atMinute: (minute: number) =
     const at = atMinute(minute);
     const item = review.items.find((entry) => entry.itemId === itemId);
     if (!item) continue;
-    const { outcome, change, rule } = item.proposal;
+    const { outcome, change } = item.proposal;
     if (!change || !("knob" in change) || (outcome !== "step-up" && outcome !== "ease")) continue;
-    const turned: TurnedChange = change;
+    const { applied, signedChange } = acceptedChange(item.proposal, item.prescription, at);
     const decisionId = demoId(profile.key, "decision", itemId, at);
     file.decisions.push({
       id: decisionId,
@@ -263,18 +263,12 @@ function sign(file: CaseFile, profile: DemoProfile, atMinute: (minute: number) =
       reason: null,
       school: review.school,
       proposal: item.proposal,
-      applied: turned,
-      signedChange: {
-        at,
-        direction: outcome === "ease" ? "easier" : "harder",
-        knob: turned.knob,
-        before: item.prescription,
-        ...(outcome === "ease" ? { cause: rule.replace(/^ease-/, "") as "flare" } : {}),
-      },
+      applied,
+      signedChange,
     });
     file.items
       .find((entry) => entry.id === itemId)
-      ?.prescriptions.push({ id: demoId(decisionId), from: at, prescription: turned.prescription });
+      ?.prescriptions.push({ id: demoId(decisionId), from: at, prescription: change.prescription });
     minute += 1;
     review = reviewCase(knownAt(file, atMinute(minute)));
   }

@@ -1,3 +1,4 @@
+import { canAccept } from "~/core/decision/record/can-accept";
 import type { StairView } from "~/contract/episode";
 import type { GateView } from "~/contract/gate";
 import type { RecordEntry, RecordView } from "~/contract/record";
@@ -17,7 +18,7 @@ export function visitNote(stair: StairView, record: RecordView): string {
   );
   const decisions = today.filter((entry): entry is Of<"decision"> => entry.kind === "decision");
   const reports = record.entries.filter((entry): entry is Of<"report"> => entry.kind === "report");
-  const open = stair.items.filter(({ proposal }) => !["hold", "wait"].includes(proposal.outcome));
+  const open = stair.items.filter(({ proposal }) => canAccept(proposal));
   const report = reports[0];
   return paragraphs([
     t("note.head", { date: sayDate(stair.today) }),

@@ -1,3 +1,4 @@
+import { acceptedChange } from "~/core/review/signed-change";
 import fc from "fast-check";
 import { startingExercises } from "~/catalogue/exercises/all";
 import { measuresOf } from "~/catalogue/pathways/measures-of";
@@ -171,7 +172,6 @@ function signEverything(file: CaseFile, at: string, n: number): void {
     const proposal = present.items.find((item) => item.itemId === itemId)?.proposal;
     const change = proposal?.change;
     if (!proposal || !change || !("knob" in change)) continue;
-    const eased = proposal.outcome === "ease";
     file.decisions.push({
       id: `decision-${n}-${itemId}`,
       itemId,
@@ -181,14 +181,7 @@ function signEverything(file: CaseFile, at: string, n: number): void {
       reason: null,
       school: present.school,
       proposal,
-      applied: change,
-      signedChange: {
-        at,
-        direction: eased ? "easier" : "harder",
-        knob: change.knob,
-        before: prescription,
-        ...(eased ? { cause: proposal.rule.replace(/^ease-/, "") as "flare" } : {}),
-      },
+      ...acceptedChange(proposal, prescription, at),
     });
     file.items
       .find((item) => item.id === itemId)

@@ -65,4 +65,28 @@ describe("npm run -s calc", () => {
     expect(stderr.trim().split("\n")).toHaveLength(1);
     expect(stderr).toContain(words);
   });
+
+  it("answers a batch line by line, in order, whatever stands in it", () => {
+    const lines = [
+      { calc: "effort-target", input: { maximumN: 180, lowPercent: 50, highPercent: 70 } },
+      { calc: "limb-symmetry", input: { involved: 90, uninvolved: 0, better: "higher" } },
+      { calc: "effort-target", input: { maximumN: "180", lowPercent: 50, highPercent: 70 } },
+      { calc: "no-such-thing", input: {} },
+      { calc: "decide", input: decideExample },
+    ].map((line) => JSON.stringify(line));
+    const { status, stdout } = calc(["--batch"], `${lines[0]}\nnot JSON\n${lines.slice(1).join("\n")}\n`);
+    expect(status).toBe(0);
+    const answers = stdout
+      .trim()
+      .split("\n")
+      .map((line) => JSON.parse(line));
+    expect(answers).toMatchObject([
+      { ok: true, value: { lowN: 90, highN: 126 } },
+      { ok: false, problems: [{ path: "", problem: "is not JSON" }] },
+      { ok: false, problems: [{ path: "uninvolved" }] },
+      { ok: false, problems: [{ path: "maximumN", problem: "must be a number" }] },
+      { ok: false, problems: [{ path: "calc" }] },
+      { ok: true, value: { outcome: "step-up" } },
+    ]);
+  });
 });

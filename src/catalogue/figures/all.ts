@@ -16,6 +16,7 @@ import { sittingFigures } from "./sitting";
 import { squatFigures } from "./squats";
 import { standingHipFigures } from "./standing-hip";
 import { stepFigures } from "./steps";
+import { upperBodyFigures } from "./upper-body";
 
 /** Every exercise that has a figure of its own, by its id. */
 export const recipes: Readonly<Record<string, Recipe>> = {
@@ -30,6 +31,7 @@ export const recipes: Readonly<Record<string, Recipe>> = {
   ...sittingFigures,
   ...jumpFigures,
   ...locomotionFigures,
+  ...upperBodyFigures,
 };
 
 /**

@@ -18,7 +18,6 @@ import type { Leg, Pose } from "~/core/pose/pose";
 import { block, chair, loaded } from "./around";
 import { cycling } from "./cycling";
 import { halfKneeling, leanBack, lowering } from "./kneeling";
-import { row, shoulderRotation } from "./upper-body";
 
 /** A thigh on a seat, the shin swinging below it: knee bend from straight. */
 const swinging = (knee: number, part: Partial<Leg> = {}): Leg =>
@@ -236,6 +235,4 @@ export const sittingFigures: Readonly<Record<string, Recipe>> = {
   "kneeling-lean-back": leanBack,
   "kneeling-lowering": lowering,
   "half-kneeling-hip-stretch": halfKneeling,
-  "shoulder-rotation": shoulderRotation,
-  row,
 };

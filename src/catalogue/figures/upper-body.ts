@@ -4,7 +4,7 @@ import type { Pose } from "~/core/pose/pose";
 import { block, chair, loaded } from "./around";
 import { radians } from "./degrees";
 
-export const shoulderRotation: Recipe = (k, b) => {
+const shoulderRotation: Recipe = (k, b) => {
   const h = b.height;
   const high = k.is("lever", "long");
   const pressed = k.is("contraction", "isometric");
@@ -59,7 +59,7 @@ export const shoulderRotation: Recipe = (k, b) => {
   });
 };
 
-export const row: Recipe = (k, b) => {
+const row: Recipe = (k, b) => {
   const h = b.height;
   const load = loaded(k, b);
   if (k.is("trunk", "upright")) {
@@ -124,4 +124,9 @@ export const row: Recipe = (k, b) => {
     ],
     moves: "w.elbow",
   });
+};
+
+export const upperBodyFigures: Readonly<Record<string, Recipe>> = {
+  "shoulder-rotation": shoulderRotation,
+  row,
 };

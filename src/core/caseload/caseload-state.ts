@@ -1,3 +1,4 @@
+import { canAccept } from "~/core/decision/record/can-accept";
 import { reportCountsHours, trainingDayState } from "~/core/response/training-day-state";
 import { daysBetween, elapsedDays, localDay } from "~/core/schedule/local-day";
 import { caseDays, type CaseDay } from "~/core/case/case-days";
@@ -93,9 +94,7 @@ export function caseloadState(
   const found = codes.map((code) => needs[code](situation)).find((need) => need !== null);
   const need: Need = found ?? { attention: "hold", item: review.items[0] };
   const stageIndex = file.pathway.stages.findIndex((stage) => stage.code === review.stage);
-  const toSign = review.items.filter(
-    (item) => !["hold", "wait"].includes(item.proposal.outcome) && item !== need.item,
-  );
+  const toSign = review.items.filter((item) => canAccept(item.proposal) && item !== need.item);
   return {
     stageName: file.pathway.stages[stageIndex]?.name ?? review.stage,
     stageNumber: stageIndex + 1,

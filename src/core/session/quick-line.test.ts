@@ -1,47 +1,13 @@
+import { strength } from "~tests/builders/decide-input";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { exerciseWith, strength } from "~tests/builders/decide-input";
+import { hops, squat, squeeze, stepUp } from "~tests/builders/quick-items";
 import { completeQuickLine } from "./complete-quick-line";
 import { parseQuickLine } from "./parse-quick-line";
 import { printQuickLine } from "./print-quick-line";
 import { quickWords } from "./quick-line-grammar";
-import { quickProblemValues } from "./quick-line";
 import { readQuickLine, type QuickItem } from "./read-quick-line";
 
-const { faults } = exerciseWith({}, [], strength);
-const squat: QuickItem = {
-  name: "Two-leg squat",
-  dose: { ...strength, loadKg: 20 },
-  sides: "both-together",
-  faults: [...faults, { code: "heels-up", name: "Heels lift" }],
-};
-const stepUp: QuickItem = { name: "Side step-up", dose: strength, sides: "each-side", faults };
-const squeeze: QuickItem = {
-  name: "Ball squeeze",
-  dose: {
-    style: "squeeze",
-    policy: "effort-band",
-    sets: 5,
-    hold: { bottom: 10, top: 10 },
-    restSeconds: 30,
-    daysPerWeek: 4,
-  },
-  sides: "both-together",
-  faults: [],
-};
-const hops: QuickItem = {
-  name: "Hop in place",
-  dose: {
-    style: "plyometric",
-    policy: "contacts",
-    sets: 2,
-    contacts: { bottom: 20, top: 30 },
-    restSeconds: 60,
-    daysPerWeek: 2,
-  },
-  sides: "each-side",
-  faults,
-};
 const items = [squat, stepUp, squeeze, hops];
 const read = (text: string, current = 0, involvedSide: "left" | "right" | "both" = "left") =>
   readQuickLine(parseQuickLine(text), items, { current, involvedSide, end: text.length });
@@ -261,61 +227,4 @@ it("completes names, words, faults and limits", () => {
   expect(lines("3x12 fault ")).toEqual(["3x12 fault knee-in ", "3x12 fault heels-up "]);
   expect(lines("3x12 limit pi")).toEqual(["3x12 limit pinch "]);
   expect(lines("3x12")).toEqual([]);
-});
-it("every example of the grammar is understood", () => {
-  for (const { example, word } of quickWords) {
-    const line = word === "left" || word === "right" ? `${example} 12` : example;
-    expect(parseQuickLine(line).problems).toEqual([]);
-  }
-});
-
-describe("what is wrong with a line", () => {
-  const lines: Record<keyof typeof quickProblemValues, [line: string, current?: number, involved?: "both"]> =
-    {
-      unexpected: ["3x12 ?"],
-      "unknown-word": ["3x12 kneel"],
-      "number-needed": ["3x12 pain"],
-      "out-of-range": ["3x12 pain 11"],
-      twice: ["3x12 pain 1 pain 2"],
-      "side-twice": ["left 3x12; left 3x12", 1],
-      "too-many-sets": ["21x12"],
-      "empty-set": ["3x12 / "],
-      "fault-needed": ["3x12 fault"],
-      "fault-unknown": ["3x12 p1 e6 fault sway 2"],
-      "fault-ambiguous": ["3x12 p1 e6 fault knee 2", 4],
-      "fault-count": ["3x12 fault knee-in"],
-      "limit-unknown": ["3x12 limit rust"],
-      "pinch-grade": ["3x12 limit pinch"],
-      "item-unknown": ["wombat: 3x12"],
-      "item-ambiguous": ["s: 3x12"],
-      "not-counted": ["3x10s p1 e6 20c"],
-      "work-missing": ["p1 e6"],
-      "pain-missing": ["3x12 e6"],
-      "effort-missing": ["3x12 p1"],
-      "side-shared": ["left 3x12 p1 e6"],
-      "side-needed": ["3x12 p1 e6", 1, "both"],
-    };
-  const twoKnees: QuickItem = {
-    ...squat,
-    name: "Lunge",
-    faults: [
-      { code: "knee-in", name: "Knee drifts inward" },
-      { code: "knee-out", name: "Knee drifts outward" },
-    ],
-  };
-
-  it.each(Object.entries(lines))(
-    "%s: carries every value that its words need",
-    (code, [line, at, involved]) => {
-      const reading = readQuickLine(parseQuickLine(line), [...items, twoKnees], {
-        current: at ?? 0,
-        involvedSide: involved ?? "left",
-        end: line.length,
-      });
-      const problem = reading.problems.find((found) => found.code === code);
-      expect(reading.problems.map((found) => found.code)).toContain(code);
-      const needed = quickProblemValues[code as keyof typeof quickProblemValues];
-      expect(Object.keys(problem?.values ?? {}).sort()).toEqual([...needed].sort());
-    },
-  );
 });

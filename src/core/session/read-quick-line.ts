@@ -1,6 +1,7 @@
 import type { Dose } from "~/core/dose/dose";
 import type { Exercise } from "~/core/progression/exercise";
 import type { SetRecord, Side } from "~/core/response/session-record";
+import { recordedMatch } from "./match-of";
 import {
   quickProblem,
   type QuickLine,
@@ -97,6 +98,7 @@ function readPart(
   if (part.side === null && item.sides === "each-side" && involvedSide === "both") report("side-needed", {});
   const side: Side = item.sides === "both-together" ? "both" : (part.side ?? involvedSide);
   const sets: SetRecord[] = [];
+  const missing = new Set<"pain-missing" | "effort-missing">();
   const planned = plannedParts(item);
   const asPlanned = new Set<"hold" | "load">();
   let carried: Partial<QuickSet> = {};
@@ -112,13 +114,15 @@ function readPart(
     const unsaid = planned.filter(({ field }) => set[field] === undefined);
     for (const { as } of unsaid) asPlanned.add(as);
     const whole = { ...Object.fromEntries(unsaid.map(({ field, value }) => [field, value])), ...set };
-    for (let i = 0; i < set.count; i += 1) sets.push(toRecord(whole, side, faults));
+    const record = toRecord(whole, side, faults);
+    if (record) for (let i = 0; i < set.count; i += 1) sets.push(record);
+    if (set.pain === undefined) missing.add("pain-missing");
+    if (set.effort === undefined) missing.add("effort-missing");
     carried = carriedOn(set);
   });
-  if (sets.some((set) => set.painDuring < 0)) report("pain-missing", {});
-  if (sets.some((set) => set.effort < 0)) report("effort-missing", {});
+  for (const code of missing) report(code, {});
   const matched = part.side === null && item.sides === "each-side";
-  const both = matched ? sets.flatMap((set) => [set, matchOf(set)]) : sets;
+  const both = matched ? sets.flatMap((set) => [set, recordedMatch(set)]) : sets;
   return { sets: both, matched, asPlanned: [...asPlanned], problems };
 }
 
@@ -177,30 +181,21 @@ function faultOf(word: string, { faults }: QuickItem, problems: QuickProblem[], 
   return word;
 }
 
-function toRecord(set: QuickSet, side: Side, faults: SetRecord["faults"]): SetRecord {
+/** A set as it is recorded; null while its pain or its effort is not said. */
+function toRecord(set: QuickSet, side: Side, faults: SetRecord["faults"]): SetRecord | null {
+  const { pain, effort } = set;
+  if (pain === undefined || effort === undefined) return null;
   const { reps, holdSeconds, contacts, minutes, loadKg, forceN, confidence, limit, pinchGrade } = set;
   const known = Object.entries({ reps, holdSeconds, contacts, minutes, loadKg, forceN, confidence });
   return {
     side,
     ...Object.fromEntries(known.filter(([, value]) => value !== undefined)),
-    painDuring: set.pain ?? -1,
+    painDuring: pain,
     painSite: set.site ?? "episode",
-    effort: set.effort ?? -1,
+    effort,
     ...(limit === undefined
       ? {}
       : { limit: { kind: limit, ...(pinchGrade === undefined ? {} : { pinchGrade }) } }),
     faults,
-  };
-}
-
-/** The other side's match of a set: the same work, without pain, limit or fault. */
-export function matchOf(set: SetRecord): SetRecord {
-  const { limit: _limit, confidence: _confidence, ...work } = set;
-  return {
-    ...work,
-    side: set.side === "left" ? "right" : "left",
-    painDuring: 0,
-    painSite: "episode",
-    faults: [],
   };
 }

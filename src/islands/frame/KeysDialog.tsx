@@ -1,4 +1,5 @@
 import type { RefObject } from "react";
+import { quickHelp } from "~/core/session/quick-line-grammar";
 import { t, type Values } from "~/messages/say";
 import type { MessageKey } from "~/messages/en";
 
@@ -20,18 +21,6 @@ const keys: readonly (readonly [keys: string, says: MessageKey, values?: Values]
   ["Esc", "keys.escape"],
 ];
 
-/** What can be said in a quick line: an example and its meaning. */
-const grammar: readonly (readonly [example: string, says: MessageKey])[] = [
-  ["3x12   5x10s   2x25c   20min", "quick.grammar.sets"],
-  ["12 / 12 / 10", "quick.grammar.differ"],
-  ["20kg   110n   hold 3", "quick.grammar.amounts"],
-  ["p2   pain 2 muscle   e7   effort 6,5", "quick.grammar.pain"],
-  ["fault knee 4   slight knee some", "quick.grammar.fault"],
-  ["limit fear sure 4   limit pinch 1", "quick.grammar.limit"],
-  ["left 2x12 …; right 2x10 …", "quick.grammar.sides"],
-  ["squat: …   3: …", "quick.grammar.item"],
-];
-
 /** The list of keys, under `?`. */
 export default function KeysDialog({ dialog }: { dialog: RefObject<HTMLDialogElement | null> }) {
   return (
@@ -51,10 +40,10 @@ export default function KeysDialog({ dialog }: { dialog: RefObject<HTMLDialogEle
         <h2 className="mt-5 text-lg font-semibold">{t("quick.help")}</h2>
         <p className="text-base-content/80 text-sm">{t("quick.helpIntro")}</p>
         <dl className="mt-2 grid gap-x-4 gap-y-1 sm:grid-cols-[auto_1fr]" data-testid="quick-grammar">
-          {grammar.map(([example, says]) => (
-            <div key={example} className="contents">
-              <dt className="font-mono text-sm whitespace-pre-wrap">{example}</dt>
-              <dd className="mb-1 text-sm sm:mb-0">{t(says)}</dd>
+          {quickHelp().map(({ code, examples }) => (
+            <div key={code} className="contents">
+              <dt className="font-mono text-sm whitespace-pre-wrap">{examples.join("   ")}</dt>
+              <dd className="mb-1 text-sm sm:mb-0">{t(`quick.grammar.${code}`)}</dd>
             </div>
           ))}
         </dl>

@@ -1,7 +1,8 @@
 import { useEffect, useRef, useState } from "react";
 import { v5 as uuidOf } from "uuid";
+import { chosenInstead, planOfChoice, proposedChoice } from "~/core/intake/placed-choice";
 import type { Intake } from "~/core/intake/intake";
-import type { PlacedItem, Placing, PlacingReason } from "~/core/intake/place";
+import type { Placing, PlacingReason } from "~/core/intake/place";
 import { useWrite } from "~/islands/frame/use-write";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayDose } from "~/messages/describe";
@@ -22,15 +23,14 @@ export default function PlacingPanel({ id, pathway, placing, intake, beside, may
   const [stage, setStage] = useState(placing.stage);
   const [reason, setReason] = useState("");
   const { send, busy, problem } = useWrite("signIntake", {});
-  const [chosen, setChosen] = useState<(PlacedItem | null)[]>(() => placing.lanes.map((lane) => lane.chosen));
+  const [chosen, setChosen] = useState(() => proposedChoice(placing));
   const box = useRef<HTMLElement>(null);
   useEffect(() => {
     // Braces: scrolling answers with a promise, which an effect must not hand back.
     void box.current?.scrollIntoView({ block: "start" });
   }, []);
 
-  const items = chosen.filter((item) => item !== null);
-  const minutes = items.reduce((sum, item) => sum + item.time.minutes, 0) + Math.max(0, items.length - 1) / 2;
+  const { items, minutes } = planOfChoice(chosen);
   const others = stage !== placing.stage;
   const sign = async () => {
     const written = await send({
@@ -49,12 +49,7 @@ export default function PlacingPanel({ id, pathway, placing, intake, beside, may
     });
     if (written) location.assign(`/episodes/${written.id}`);
   };
-  const choose = (at: number, variantId: string) => {
-    const lane = placing.lanes[at];
-    const all = [lane?.chosen ?? null, ...(lane?.alternatives ?? [])];
-    const found = all.find((item) => item?.variantId === variantId) ?? null;
-    setChosen(chosen.map((item, n) => (n === at ? found : item)));
-  };
+  const choose = (at: number, variantId: string) => setChosen(chosenInstead(placing, chosen, at, variantId));
 
   return (
     <section

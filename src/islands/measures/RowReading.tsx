@@ -1,7 +1,7 @@
-import { limbSymmetry } from "~/core/measure/limb-symmetry";
 import type { Measure } from "~/core/measure/measure";
 import type { MeasureStatus, SideStatus } from "~/core/measure/measure-status";
-import { otherSide, type InvolvedSide } from "~/core/measure/side-value";
+import type { InvolvedSide } from "~/core/measure/side-value";
+import { typedSymmetry } from "~/core/measure/typed-symmetry";
 import { label, sayDate, sayNumber, sayQuantity, t } from "~/messages/say";
 import type { Side, SideReading } from "./entry-draft";
 
@@ -35,22 +35,25 @@ export default function RowReading({ measure, readings, status, involvedSide }: 
 }
 
 function Live({ measure, readings, involvedSide }: Omit<Props, "status">) {
-  if (measure.sides === "none") {
-    const value = readings.get("none")?.value ?? null;
-    return value === null ? null : <p className="font-semibold">{sayValue(value, measure)}</p>;
+  const at = (side: Side) => readings.get(side)?.value ?? null;
+  const values = { left: at("left"), right: at("right"), none: at("none") };
+  const reading = typedSymmetry(measure, values, involvedSide);
+  switch (reading.kind) {
+    case "nothing":
+      return null;
+    case "value":
+      return <p className="font-semibold">{sayValue(reading.value, measure)}</p>;
+    case "index":
+      return (
+        <p className="text-base font-semibold">
+          {t("measures.lsi", { percent: sayNumber(reading.lsiPercent) })}
+        </p>
+      );
+    case "both-sides-injured":
+      return <p>{t("note.both-sides-injured")}</p>;
+    default:
+      return <p className="text-warning">{t(`note.${reading.kind}`)}</p>;
   }
-  const other = otherSide(involvedSide);
-  if (!other) return <p>{t("note.both-sides-injured")}</p>;
-  const [involved, uninvolved] = [
-    readings.get(involvedSide as Side)?.value ?? null,
-    readings.get(other)?.value ?? null,
-  ];
-  if (involved === null || uninvolved === null)
-    return <p className="text-warning">{t("note.needs-the-other-side")}</p>;
-  if ((measure.better === "higher" ? uninvolved : involved) <= 0)
-    return <p className="text-warning">{t("note.other-side-is-zero")}</p>;
-  const { lsiPercent } = limbSymmetry({ involved, uninvolved, better: measure.better });
-  return <p className="text-base font-semibold">{t("measures.lsi", { percent: sayNumber(lsiPercent) })}</p>;
 }
 
 /** Where each side stood last, and how what is typed differs from that. */

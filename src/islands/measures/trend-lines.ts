@@ -1,4 +1,5 @@
 import type { TrendPoint, TrendView } from "~/contract/measures";
+import { thresholdValue } from "~/core/measure/threshold-value";
 import { otherSide } from "~/core/measure/side-value";
 
 /** What a line of the chart is: the involved side, the other one, or the person as a whole. */
@@ -32,11 +33,9 @@ export function thresholdLines(trend: TrendView): { name: string; value: number 
   const uninvolved = trendLines(trend)
     .find((line) => line.role === "uninvolved")
     ?.points.at(-1);
-  return trend.thresholds.flatMap(({ name, value, side }) => {
-    if (side === "value") return [{ name, value }];
-    if (!uninvolved) return [];
-    const share = trend.measure.better === "higher" ? value / 100 : 100 / value;
-    return [{ name, value: uninvolved.value * share }];
+  return trend.thresholds.flatMap((threshold) => {
+    const value = thresholdValue(threshold, trend.measure.better, uninvolved?.value);
+    return value === null ? [] : [{ name: threshold.name, value }];
   });
 }
 

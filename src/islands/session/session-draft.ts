@@ -1,3 +1,4 @@
+import { matchOf } from "~/core/session/match-of";
 import { v7 as uuid } from "uuid";
 import { sidesOf } from "~/core/progression/sides-of";
 import type { Exercise } from "~/core/progression/exercise";
@@ -208,19 +209,12 @@ export function expandedSets(item: ItemDraft): SetDraft[] {
   return Array.from({ length: item.count }, () => withOtherSide(first)).flat();
 }
 
-/** The injured side's set and the other side's match of it, which had no pain and no fault of its own. */
+/** A set and, where each side works by itself, the other side's match of it; a pain not said yet is not said there either. */
 function withOtherSide(set: SetDraft): SetDraft[] {
   if (set.side === "both") return [set];
-  const other: SetDraft = {
-    ...set,
-    side: set.side === "left" ? "right" : "left",
-    painDuring: set.painDuring === null ? null : 0,
-    limit: "",
-    pinchGrade: "",
-    confidence: null,
-    faults: [],
-  };
-  return [set, other];
+  const painDuring = set.painDuring === null ? null : 0;
+  const unfelt = { painSite: "episode", limit: "", pinchGrade: "", confidence: null, faults: [] } as const;
+  return [set, matchOf(set, { ...unfelt, faults: [], painDuring })];
 }
 
 /** The draft as the endpoint wants it, only what has been done; null while a pain or an effort is missing in that. */

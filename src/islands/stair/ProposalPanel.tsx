@@ -1,6 +1,7 @@
 import { useState } from "react";
 import type { Alternative, StairItem, StairView } from "~/contract/episode";
 import type { DecisionBody } from "~/contract/daily";
+import { canAccept } from "~/core/decision/record/can-accept";
 import { mostUrgent, type Urgency } from "~/core/intake/stop-signal";
 import { useWrite } from "~/islands/frame/use-write";
 import ProblemNote from "~/islands/frame/ProblemNote";
@@ -32,7 +33,7 @@ export default function ProposalPanel({ stair, item, signable, onSigned, onStale
   const rule = sayRule(proposal.rule, proposal.evidence);
   // Where the rule is one piece of the evidence, it is not said twice.
   const because = proposal.evidence.map(sayEvidence).filter((text) => text !== rule);
-  const canAccept = !["hold", "wait"].includes(proposal.outcome);
+  const acceptable = canAccept(proposal);
 
   const sign = async (action: DecisionBody["action"], reason?: string, alternative?: Alternative) => {
     const written = await send(
@@ -82,7 +83,7 @@ export default function ProposalPanel({ stair, item, signable, onSigned, onStale
       {signable && !stair.maySign && <p className="text-base-content/75 mt-2 text-sm">{t("sign.mayNot")}</p>}
       {signable && stair.maySign && !against && (
         <div className="mt-2 flex flex-wrap gap-2">
-          {canAccept && (
+          {acceptable && (
             <button type="button" className="btn btn-primary" disabled={busy} onClick={() => sign("accept")}>
               {proposal.outcome === "stop" ? t("sign.acceptStop") : t("sign.accept")}
             </button>
@@ -90,7 +91,7 @@ export default function ProposalPanel({ stair, item, signable, onSigned, onStale
           <button type="button" className="btn" disabled={busy} onClick={() => setAgainst("change")}>
             {t("sign.change")}
           </button>
-          {canAccept && (
+          {acceptable && (
             <button type="button" className="btn" disabled={busy} onClick={() => setAgainst("refuse")}>
               {t("sign.refuse")}
             </button>

@@ -1,7 +1,7 @@
+import { canAccept } from "~/core/decision/record/can-accept";
 import type { StairItem, StairView } from "~/contract/episode";
 
 const order = ["stop", "flare", "ease", "step-up", "plateau", "wait", "hold"];
-const nothingToAccept = new Set(["hold", "wait"]);
 
 /** The items of a plan, those whose proposals ask for somebody first on top; alike ones keep the plan's order. */
 export function byUrgency(items: readonly StairItem[]): StairItem[] {
@@ -12,5 +12,5 @@ export function byUrgency(items: readonly StairItem[]): StairItem[] {
 
 /** The items with a proposal that can be accepted, most pressing first. */
 export function signable({ items }: Pick<StairView, "items">): StairItem[] {
-  return byUrgency(items).filter((item) => !nothingToAccept.has(item.proposal.outcome));
+  return byUrgency(items).filter((item) => canAccept(item.proposal));
 }

@@ -1,5 +1,6 @@
 import type { DayJudgement } from "~/core/response/judge-day";
 import { daysBetween } from "~/core/schedule/local-day";
+import { dayQualifies } from "./qualifying-day";
 import type { RecordView } from "~/core/decision/record/record-view";
 
 export interface QualifyingRun {
@@ -23,27 +24,14 @@ const unreportedThatBreak = 2;
  */
 export function qualifyingRun(view: RecordView): QualifyingRun {
   const closed = view.days.filter((day) => day.state !== "open");
-  const plain = backwards(closed, (day) => qualifies(day, ["go"]));
+  const plain = backwards(closed, (day) => dayQualifies(day, { withHoldBand: false }));
   if (view.input.school !== "monitored") return { have: plain.length, days: plain, byHoldBand: false };
-  const extended = backwards(closed, (day) => qualifies(day, ["go", "hold"]));
+  const extended = backwards(closed, (day) => dayQualifies(day, { withHoldBand: true }));
   const counts =
     extended.length >= holdBandDaysNeeded && spans(extended) >= holdBandSpanDays && !isRising(extended);
   return counts && extended.length > plain.length
     ? { have: extended.length, days: extended, byHoldBand: true }
     : { have: plain.length, days: plain, byHoldBand: false };
-}
-
-/** Everything that the item itself can show on one day, with pain in one of the given bands. */
-function qualifies(day: DayJudgement, bands: readonly DayJudgement["during"][]): boolean {
-  return (
-    bands.includes(day.during) &&
-    day.nextDay === "fine" &&
-    day.atTop &&
-    day.effortWithinCap &&
-    !day.markedFault &&
-    !day.fear &&
-    day.pinchGrade === 0
-  );
 }
 
 function backwards(closed: readonly DayJudgement[], counts: (day: DayJudgement) => boolean): DayJudgement[] {

@@ -10,6 +10,7 @@ import { after, type RecordView } from "~/core/decision/record/record-view";
 import { daysAway } from "./ease-cause";
 import { neededRun } from "./knob-history";
 import { nextHarder } from "./next-harder";
+import { dayConditions } from "./qualifying-day";
 import { qualifyingRun } from "./qualifying-run";
 
 /** A reason against stepping up, with how many days away its end is at best. */
@@ -31,6 +32,8 @@ const beforeAll = -1;
 const staleAfterDays = 7;
 const rebaselineAfterDays = 28;
 const meanMayRise = 1;
+/** Reasons that are a matter of the report, not of the work. */
+const stateCodes: ReadonlySet<string> = new Set(["report-missing", "open-day"]);
 
 /** Everything a step up asks for. Figures: common practice, the 2-for-2 rule from NSCA (recalled). */
 export const stepConditions: readonly StepCondition[] = [
@@ -112,34 +115,14 @@ function run(view: RecordView): Unmet[] {
   ];
 }
 
-/** Why a day did not qualify, each reason by itself. */
+/** Why a day did not qualify, each reason by itself; a report may still come today. */
 function whyNot(day: DayJudgement, { input }: RecordView): Unmet[] {
-  const { painBefore, painDuring, painNextDay, effort } = day;
-  const next = usualDaysBetweenSessions;
-  const sore = painBefore > 0 && day.during === "hold" && painDuring - painBefore <= 1;
-  const reasons: [boolean, Evidence["code"], Evidence["values"], number][] = [
-    [day.state === "unreported", "report-missing", {}, 0],
-    [day.state === "open", "open-day", {}, 0],
-    [day.during === "hold" && sore, "sore-start", { painBefore, painDuring }, next],
-    [day.during === "hold" && !sore, "pain-hold-band", { painDuring, school: input.school }, next],
-    [day.during === "ease", "pain-ease-answered", { painDuring }, next],
-    [day.nextDay === "hold", "next-day-hold", { painBefore, painNextDay: painNextDay ?? 0 }, next],
-    [
-      day.nextDay === "ease" && input.flare?.suspect !== false,
-      "next-day-ease-answered",
-      { painNextDay: painNextDay ?? 0 },
-      next,
-    ],
-    [!day.effortWithinCap, "effort-above-cap", { effort, cap: policyCap(input) }, next],
-    [day.easierThanPrescribed, "easier-than-prescribed", {}, next],
-    [!day.atTop && !day.easierThanPrescribed, "short-of-top", {}, next],
-    [day.markedFault, "marked-fault", { faults: day.markedFaultNames.join(", ") }, next],
-    [day.fear, "fear", {}, next],
-    [day.pinchGrade === 1, "pinch-slight", {}, next],
-  ];
-  return reasons
-    .filter(([applies]) => applies)
-    .map(([, code, values, nearestDays]) => ({ evidence: evidence(code, values, day.date), nearestDays }));
+  return dayConditions
+    .filter(({ fails, silent }) => fails(day) && !silent?.(day, input))
+    .map(({ code, values }) => ({
+      evidence: evidence(code, values?.(day, input) ?? {}, day.date),
+      nearestDays: stateCodes.has(code) ? 0 : usualDaysBetweenSessions,
+    }));
 }
 
 /** A step that was refused, or an offer noted, is not put again until there is something new to judge. */
@@ -215,10 +198,6 @@ export function closesLane(next: Harder): boolean {
 
 function policy(view: RecordView) {
   return dosePolicy(view.input.prescription.dose.policy);
-}
-
-function policyCap(input: RecordView["input"]): number {
-  return dosePolicy(input.prescription.dose.policy).effortCap ?? 10;
 }
 
 function when(applies: boolean, reason: Evidence, nearestDays: number): Unmet[] {

@@ -1,0 +1,91 @@
+import { dosePolicy } from "~/core/dose/dose-policy";
+import type { DayJudgement } from "~/core/response/judge-day";
+import type { DecideInput } from "~/core/decision/record/decide-input";
+import type { Evidence } from "~/core/decision/record/evidence";
+
+/** One thing a training day needs to count towards a step: when it fails, and what is then said. */
+export interface DayCondition {
+  readonly code: Evidence["code"];
+  readonly fails: (day: DayJudgement) => boolean;
+  readonly values?: (day: DayJudgement, input: DecideInput) => Evidence["values"];
+  /** It is the pain that lies in the hold band: the monitored school's longer rule lets such days count. */
+  readonly ofHoldBand?: true;
+  /** Not said where something else says it better. */
+  readonly silent?: (day: DayJudgement, input: DecideInput) => boolean;
+}
+
+/** A sore start: pain before lies above the go band already, and the work added little (handbook: held, not punished). */
+const startedSore = ({ painBefore, painDuring }: DayJudgement) =>
+  painBefore > 0 && painDuring - painBefore <= 1;
+const pains = ({ painBefore, painDuring, painNextDay }: DayJudgement) => ({
+  painBefore,
+  painDuring,
+  painNextDay: painNextDay ?? 0,
+});
+const some = <K extends string>(values: Record<K, string | number>, ...keys: K[]) =>
+  Object.fromEntries(keys.map((key) => [key, values[key]]));
+
+/**
+ * 'A day qualifies', as one list: a day counts when none of these fails, and those that fail are why it does not. Whatever a
+ * day must show is added here and nowhere else. Source: common practice; bands as the pain schools say.
+ */
+export const dayConditions: readonly DayCondition[] = [
+  { code: "report-missing", fails: (day) => day.state === "unreported" },
+  { code: "open-day", fails: (day) => day.state === "open" },
+  {
+    code: "sore-start",
+    fails: (day) => day.during === "hold" && startedSore(day),
+    values: (day) => some(pains(day), "painBefore", "painDuring"),
+    ofHoldBand: true,
+  },
+  {
+    code: "pain-hold-band",
+    fails: (day) => day.during === "hold" && !startedSore(day),
+    values: ({ painDuring }, { school }) => ({ painDuring, school }),
+    ofHoldBand: true,
+  },
+  {
+    code: "pain-ease-answered",
+    fails: (day) => day.during === "ease",
+    values: ({ painDuring }) => ({ painDuring }),
+  },
+  {
+    code: "next-day-hold",
+    fails: (day) => day.nextDay === "hold",
+    values: (day) => some(pains(day), "painBefore", "painNextDay"),
+  },
+  {
+    code: "next-day-ease-answered",
+    fails: (day) => day.nextDay === "ease",
+    values: (day) => some(pains(day), "painNextDay"),
+    // The reaction is told as the other exercise's.
+    silent: (_day, { flare }) => flare?.suspect === false,
+  },
+  {
+    code: "effort-above-cap",
+    fails: (day) => !day.effortWithinCap,
+    values: ({ effort }, { prescription: { dose } }) => ({
+      effort,
+      cap: dosePolicy(dose.policy).effortCap ?? 10,
+    }),
+  },
+  { code: "easier-than-prescribed", fails: (day) => day.easierThanPrescribed },
+  { code: "short-of-top", fails: (day) => !day.atTop && !day.easierThanPrescribed },
+  {
+    code: "marked-fault",
+    fails: (day) => day.markedFault,
+    values: ({ markedFaultNames }) => ({ faults: markedFaultNames.join(", ") }),
+  },
+  { code: "fear", fails: (day) => day.fear },
+  {
+    code: "pinch-slight",
+    fails: (day) => day.pinchGrade > 0,
+    // A stronger one has stopped the item and was cleared; its day does not count, and the clearance says why.
+    silent: ({ pinchGrade }) => pinchGrade > 1,
+  },
+];
+
+/** Whether a day counts; `withHoldBand` lets pain in the hold band pass. */
+export function dayQualifies(day: DayJudgement, { withHoldBand }: { withHoldBand: boolean }): boolean {
+  return dayConditions.every((condition) => (withHoldBand && condition.ofHoldBand) || !condition.fails(day));
+}

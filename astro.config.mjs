@@ -2,6 +2,8 @@ import node from "@astrojs/node";
 import react from "@astrojs/react";
 import tailwindcss from "@tailwindcss/vite";
 import { defineConfig } from "astro/config";
+import { wordsOfViews } from "./tools/build/words-plugin.mjs";
+import { en, locale } from "./src/messages/en.ts";
 
 export default defineConfig({
   output: "server",
@@ -11,7 +13,14 @@ export default defineConfig({
   devToolbar: { enabled: false },
   // Our own middleware checks the Origin of every write, forms included.
   security: { checkOrigin: false },
-  vite: { plugins: [tailwindcss()], build: { assetsInlineLimit: 0 } },
+  vite: {
+    plugins: [tailwindcss(), wordsOfViews(en, locale)],
+    build: {
+      assetsInlineLimit: 0,
+      // What makes a schema has no other effect: a view that uses none of them carries none.
+      rollupOptions: { treeshake: { manualPureFunctions: ["Type", "oneOf", "orNull", "endpoint"] } },
+    },
+  },
   experimental: {
     csp: {
       directives: [

@@ -12,6 +12,7 @@ import { demoClinic, demoPassword, demoStaff, demoStaffId } from "~demo/clinic";
 import { demoId } from "~demo/identity";
 import { caseloadRows, fillCaseload } from "./bench-caseload";
 import { compare, rounds, type Row } from "./bench-compare";
+import { printViewSizes } from "./bench-views";
 import { figureRows } from "./bench-figures";
 import { gateRow, trendRow } from "./bench-measures";
 import { searchRows } from "./bench-search";
@@ -134,6 +135,7 @@ const table = rows.map(({ what, baseline, oursMs, baselineMs, target }) => ({
 console.table(table);
 console.log(writes.said);
 console.log(figures.said);
+printViewSizes("dist");
 if (file)
   writeFileSync(
     file,

@@ -1,6 +1,9 @@
 import { daily } from "./en-daily";
 import { library } from "./en-library";
 
+/** The language of the texts, for plurals and the like. */
+export const locale = "en";
+
 /** All text of the product, in ICU message syntax. Keys are grouped by view; evidence and rules have theirs. */
 export const en = {
   ...daily,

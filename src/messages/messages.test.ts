@@ -1,5 +1,6 @@
-import { IntlMessageFormat } from "intl-messageformat";
+import MessageFormat from "@messageformat/core";
 import { describe, expect, it } from "vitest";
+import { groupsIn } from "../../tools/build/words-plugin.mjs";
 import { demoPeople } from "~demo/people";
 import { simulate } from "~demo/simulate";
 import { attentionCodes } from "~/core/caseload/attention";
@@ -13,7 +14,8 @@ import { quickProblemValues } from "~/core/session/quick-line";
 import { painSchoolCodes } from "~/core/response/pain-school";
 import { startingMeasures } from "~/catalogue/measures/all";
 import { sayChange, sayDose, sayEvidence, sayRule } from "./describe";
-import { en } from "./en";
+import { en, locale, type MessageKey } from "./en";
+import { wordOf } from "./words";
 import { isKey, sayDate, sayNumber, t } from "./say";
 
 describe("every code of the core has words", () => {
@@ -80,23 +82,22 @@ it("says doses, changes, dates and numbers as the trade does", () => {
 });
 
 describe("values of a sentence", () => {
-  /** Names of the values that a message puts in, wherever they stand in it. */
-  const named = (parts: object[]): string[] =>
-    parts.flatMap((part) => {
-      const { type, value, options } = part as {
-        type: number;
-        value: string;
-        options?: Record<string, { value: object[] }>;
-      };
-      const inner = Object.values(options ?? {}).flatMap((option) => named(option.value));
-      return type === 0 || type === 7 ? inner : [value, ...inner];
-    });
+  /** Names of the values that a message asks for. */
+  const asked = (key: MessageKey): string[] => {
+    const word = wordOf(key);
+    const names = new Set<string>();
+    const get = (_: object, name: string) => {
+      names.add(name);
+      return 1;
+    };
+    if (typeof word === "function") word(new Proxy({}, { get }));
+    return [...names];
+  };
 
   it.each(Object.entries(quickProblemValues))(
     "quick line, %s: uses only what the problem carries",
     (code, values) => {
-      const text = en[`quick.problem.${code as keyof typeof quickProblemValues}`];
-      const used = named(new IntlMessageFormat(text, "en").getAst());
+      const used = asked(`quick.problem.${code as keyof typeof quickProblemValues}`);
       for (const name of used) expect(values).toContain(name);
     },
   );
@@ -105,5 +106,25 @@ describe("values of a sentence", () => {
     expect(t("quick.problem.fault-unknown")).toBe("no such fault in this exercise; it has …");
     expect(t("caseload.count", {})).toMatch(/people|person/);
     expect(t("quick.problem.out-of-range", { low: 0, high: 10 })).toContain("from 0 to 10");
+  });
+});
+
+describe("words of a view", () => {
+  const groups = new Map(Object.keys(en).map((key) => [key.split(".")[0], {}]));
+
+  it("are found by the keys that its sources mention, however they are put together", () => {
+    const source =
+      't("session.title"); t(`lane.${code}`); label("unit", x); const list = [["?", "keys.help"]]; "a.b"; "x.session"';
+    expect(groupsIn(source, groups)).toEqual(["keys", "lane", "session", "unit"]);
+  });
+
+  it("every message compiles", () => {
+    const format = new MessageFormat(locale);
+    for (const [key, text] of Object.entries(en)) {
+      const word = format.compile(text);
+      const values = new Proxy({}, { get: () => 2 });
+      const said = typeof word === "string" ? word : word(values as Record<string, unknown>);
+      expect(said === "", key).toBe(text === "");
+    }
   });
 });

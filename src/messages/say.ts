@@ -1,34 +1,32 @@
-import { IntlMessageFormat } from "intl-messageformat";
-import { en, type MessageKey } from "./en";
+import type { MessageKey } from "./en";
+import { hasWord, wordOf } from "./words";
 
 export type Values = Record<string, string | number | boolean>;
 
-const locale = "en";
-const formats = new Map<MessageKey, IntlMessageFormat>();
 const dateFormats = new Map<string, Intl.DateTimeFormat>();
 
 /** Stands where a sentence lacks a value: a gap in the words is better than a view that is gone. */
 const gap = "…";
+const everyValue: ProxyHandler<Values> = {
+  get: (given, name) => (typeof name === "string" ? (given[name] ?? gap) : undefined),
+};
 
-/** The text behind a key, with its values put in; a value that nobody gave leaves a gap, and never throws. */
+/**
+ * The text behind a key, with its values put in; a value that nobody gave leaves a gap, and never throws. In the browser a view
+ * has the words of the groups that its sources mention: write keys where they are used, not put together elsewhere.
+ */
 export function t(key: MessageKey, values: Values = {}): string {
-  let format = formats.get(key);
-  if (!format) {
-    format = new IntlMessageFormat(en[key], locale);
-    formats.set(key, format);
+  const word = wordOf(key);
+  if (word === undefined) {
+    // eslint-disable-next-line no-console -- a word that is missing in the browser is a fault of the build, and tests listen
+    console.error(`no words for ${key}`);
+    return key;
   }
-  try {
-    return String(format.format(values));
-  } catch {
-    const everyValue = { has: () => true, get: (given: Values, name: string) => given[name] ?? gap };
-    return String(format.format(new Proxy(values, everyValue)));
-  }
+  return typeof word === "string" ? word : word(new Proxy(values, everyValue));
 }
 
 /** True for a key that the message file has; for codes that come from data. */
-export function isKey(key: string): key is MessageKey {
-  return Object.hasOwn(en, key);
-}
+export const isKey = (key: string): key is MessageKey => hasWord(key);
 
 /** The text behind a key made from data, or the data itself when the message file does not know it. */
 export function label(prefix: string, code: string): string {

@@ -131,9 +131,10 @@ it("an answer that was lost and a second press record a visit once", async () =>
     await route.fetch();
     return route.abort();
   });
-  const cell = page.getByRole("textbox", { name: /trial 1|Left|Right/i }).first();
-  await cell.fill("5");
-  const record = page.getByRole("button", { name: /^Record/ });
+  await page.getByPlaceholder("Name").fill("Hip adduction, isometric");
+  await page.getByRole("button", { name: "Hip adduction, isometric", exact: true }).click();
+  await page.getByLabel("Hip adduction, isometric, left, trial 1").fill("205");
+  const record = page.getByRole("button", { name: "Record the visit" });
   await record.click();
   await page.getByRole("alert").waitFor();
   await record.click();
@@ -148,7 +149,7 @@ it("an answer that was lost and a second press record a visit once", async () =>
     const file = (await (await fetch(`/api/episodes/${id}/case`)).json()) as {
       results: { takenOn: string; value: number }[];
     };
-    return file.results.filter(({ takenOn, value }) => takenOn === "2026-03-10" && value === 5).length;
+    return file.results.filter(({ takenOn, value }) => takenOn === "2026-03-10" && value === 205).length;
   }, fencer);
   expect(visits).toBe(1);
   person.complaints.splice(0);

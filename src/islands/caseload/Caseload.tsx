@@ -1,14 +1,15 @@
-import { useCallback, useEffect, useState } from "react";
+import { lazy, Suspense, useCallback, useEffect, useState } from "react";
 import { attentionCodes } from "~/core/caseload/attention";
 import { type CaseloadRow } from "~/contract/clinic";
 import { call } from "~/islands/frame/call";
 import OutcomeMark from "~/islands/frame/OutcomeMark";
 import { t } from "~/messages/say";
 import CaseloadLine from "./CaseloadLine";
-import ReviewPane from "./ReviewPane";
 import { island } from "~/islands/frame/island";
 
 type Attention = CaseloadRow["attention"];
+
+const ReviewPane = lazy(() => import("./ReviewPane"));
 
 const renewEveryMs = 15_000;
 
@@ -141,7 +142,9 @@ function Caseload({ rows: first, count, counts: firstCounts }: Props) {
           </ul>
         )}
         {reviewing && (
-          <ReviewPane rows={reviewed} at={reviewing.at} onMove={moveReview} onClose={closeReview} />
+          <Suspense>
+            <ReviewPane rows={reviewed} at={reviewing.at} onMove={moveReview} onClose={closeReview} />
+          </Suspense>
         )}
       </div>
     </div>

@@ -1,6 +1,7 @@
-import { useEffect, useRef, useState } from "react";
-import FigureDrawing from "./FigureDrawing";
-import { useFigure, type Shown } from "./use-figure";
+import { lazy, Suspense, useEffect, useRef, useState } from "react";
+import type { Shown } from "./use-figure";
+
+const StillFigure = lazy(() => import("./StillFigure"));
 
 interface Props extends Shown {
   className?: string;
@@ -25,15 +26,11 @@ export default function FigureThumb({ className = "size-24", ...shown }: Props) 
   }, []);
   return (
     <div ref={box} className={`shrink-0 ${className}`} data-testid="thumb">
-      {seen && <Drawn {...shown} />}
+      {seen && (
+        <Suspense>
+          <StillFigure {...shown} />
+        </Suspense>
+      )}
     </div>
   );
-}
-
-function Drawn(shown: Shown) {
-  const state = useFigure(shown);
-  if (!state.ok) return null;
-  const { keys, timing } = state.figure;
-  const place = timing.kind === "sequence" ? Math.min(1, keys.length - 1) : keys.length - 1;
-  return <FigureDrawing {...state} place={place} className="h-full w-full" />;
 }

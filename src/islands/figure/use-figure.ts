@@ -4,12 +4,10 @@ import { figureExtent, type FigureLook } from "~/core/figure/draw-figure";
 import type { Figure } from "~/core/figure/figure";
 import type { Extent } from "~/core/figure/outline";
 import type { InvolvedSide } from "~/core/measure/side-value";
+import { usualHeightM } from "./usual-height";
 import { bodyLengths, type BodyLengths } from "~/core/pose/body-lengths";
 import type { Exercise } from "~/core/progression/exercise";
 import type { Prescription } from "~/core/progression/prescription";
-
-/** Height a body is drawn with while nobody measured it, metres. */
-export const usualHeightM = 1.7;
 
 export interface Shown {
   readonly exercise: Pick<Exercise, "id" | "lane" | "drawnLike">;

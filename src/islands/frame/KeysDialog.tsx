@@ -1,4 +1,4 @@
-import type { RefObject } from "react";
+import { useEffect, useRef } from "react";
 import { quickHelp } from "~/core/session/quick-line-grammar";
 import { t, type Values } from "~/messages/say";
 import type { MessageKey } from "~/messages/en";
@@ -22,9 +22,13 @@ const keys: readonly (readonly [keys: string, says: MessageKey, values?: Values]
 ];
 
 /** The list of keys, under `?`. */
-export default function KeysDialog({ dialog }: { dialog: RefObject<HTMLDialogElement | null> }) {
+export default function KeysDialog({ onClose }: { onClose: () => void }) {
+  const dialog = useRef<HTMLDialogElement>(null);
+  useEffect(() => {
+    dialog.current?.showModal();
+  }, []);
   return (
-    <dialog ref={dialog} className="modal text-base-content" aria-label={t("keys.title")}>
+    <dialog ref={dialog} className="modal text-base-content" aria-label={t("keys.title")} onClose={onClose}>
       <div className="modal-box max-w-3xl">
         <h2 className="text-lg font-semibold">{t("keys.title")}</h2>
         <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-2 sm:grid-cols-[auto_1fr_auto_1fr]">

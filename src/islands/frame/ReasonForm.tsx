@@ -1,8 +1,9 @@
-import { useForm } from "react-hook-form";
+import { useState } from "react";
 import { t } from "~/messages/say";
 import type { AnswerTo, ValuesOf } from "./call";
 import ProblemNote from "./ProblemNote";
-import ReasonField, { reasonRules } from "./ReasonField";
+import ReasonField from "./ReasonField";
+import { isReason } from "./reason-rules";
 import { useWrite, type Content, type IdentifiedWrite } from "./use-write";
 
 interface Props<N extends IdentifiedWrite> {
@@ -32,25 +33,34 @@ export default function ReasonForm<N extends IdentifiedWrite>({
   onCancel,
   children,
 }: Props<N>) {
-  const { send, problem } = useWrite(write, values);
-  const { register, handleSubmit, formState, reset } = useForm<{ reason: string }>();
-  const sign = handleSubmit(async ({ reason }) => {
+  const { send, busy, problem } = useWrite(write, values);
+  const [reason, setReason] = useState("");
+  const [tried, setTried] = useState(false);
+  const invalid = tried && !isReason(reason);
+  const sign = async (event: React.FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    setTried(true);
+    if (!isReason(reason)) return event.currentTarget.querySelector("textarea")?.focus();
     const written = await send(body(reason.trim()), about);
     if (!written) return;
-    reset();
+    setReason("");
+    setTried(false);
     onDone(written);
-  });
+  };
   return (
-    <form onSubmit={sign} className="bg-base-200 mt-2 flex flex-col gap-2 rounded-md p-2">
+    <form
+      onSubmit={(event) => void sign(event)}
+      className="bg-base-200 mt-2 flex flex-col gap-2 rounded-md p-2"
+    >
       <ProblemNote problem={problem} />
       {children}
       <ReasonField
         label={label}
-        field={register("reason", reasonRules)}
-        invalid={!!formState.errors.reason}
+        field={{ value: reason, onChange: (event) => setReason(event.target.value) }}
+        invalid={invalid}
       />
       <div className="flex gap-2">
-        <button className="btn btn-primary" disabled={formState.isSubmitting}>
+        <button className="btn btn-primary" disabled={busy}>
           {submit}
         </button>
         {onCancel && (

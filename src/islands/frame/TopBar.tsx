@@ -1,10 +1,11 @@
 import { BookOpen, CircleHelp, LogOut, Phone, SunMoon } from "lucide-react";
-import { useEffect, useRef } from "react";
+import { lazy, Suspense, useEffect, useState } from "react";
 import type { Role } from "~/contract/roles";
 import { t } from "~/messages/say";
 import { call } from "./call";
-import KeysDialog from "./KeysDialog";
 import { island } from "~/islands/frame/island";
+
+const KeysDialog = lazy(() => import("./KeysDialog"));
 
 interface Props {
   name: string;
@@ -34,13 +35,13 @@ function switchTheme() {
 
 /** Name of the clinic, who is signed in, and what works on every page. */
 function TopBar({ name, role, clinic }: Props) {
-  const dialog = useRef<HTMLDialogElement>(null);
+  const [helping, setHelping] = useState(false);
   useEffect(() => {
     const kept = localStorage.getItem("theme");
     if (kept) document.documentElement.dataset["theme"] = kept;
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
-      if (event.key === "?") dialog.current?.showModal();
+      if (event.key === "?") setHelping(true);
       if (event.key === "c") location.assign("/");
       if (event.key === "n") location.assign("/intake");
       if (event.key === "l") location.assign("/library");
@@ -85,7 +86,7 @@ function TopBar({ name, role, clinic }: Props) {
         <button
           type="button"
           className="btn btn-ghost btn-square text-primary-content hover:text-base-content"
-          onClick={() => dialog.current?.showModal()}
+          onClick={() => setHelping(true)}
           aria-label={t("frame.keys")}
         >
           <CircleHelp className="size-5" aria-hidden />
@@ -100,7 +101,11 @@ function TopBar({ name, role, clinic }: Props) {
           <span className="hidden sm:inline">{t("frame.signOut")}</span>
         </button>
       </div>
-      <KeysDialog dialog={dialog} />
+      {helping && (
+        <Suspense>
+          <KeysDialog onClose={() => setHelping(false)} />
+        </Suspense>
+      )}
     </header>
   );
 }

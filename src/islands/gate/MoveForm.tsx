@@ -3,7 +3,8 @@ import { useForm } from "react-hook-form";
 import type { GateBody, GateView } from "~/contract/gate";
 import { useWrite } from "~/islands/frame/use-write";
 import ProblemNote from "~/islands/frame/ProblemNote";
-import ReasonField, { reasonRules } from "~/islands/frame/ReasonField";
+import ReasonField from "~/islands/frame/ReasonField";
+import { reasonRules } from "~/islands/frame/reason-rules";
 import { t } from "~/messages/say";
 
 interface Props {

@@ -4,7 +4,7 @@ import type { LibraryPatient } from "~/contract/library";
 import { firstPrescription, variantOf, type Exercise } from "~/core/progression/exercise";
 import { sidesOf } from "~/core/progression/sides-of";
 import ExerciseFigure from "~/islands/figure/ExerciseFigure";
-import { usualHeightM } from "~/islands/figure/use-figure";
+import { usualHeightM } from "~/islands/figure/usual-height";
 import { useWrite } from "~/islands/frame/use-write";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayDose } from "~/messages/describe";

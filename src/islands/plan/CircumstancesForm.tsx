@@ -5,7 +5,8 @@ import { useWrite } from "~/islands/frame/use-write";
 import { limitField, toLimit, type LimitField } from "~/islands/intake/limit-field";
 import { LimitsSection } from "~/islands/intake/SafetySections";
 import ProblemNote from "~/islands/frame/ProblemNote";
-import ReasonField, { reasonRules } from "~/islands/frame/ReasonField";
+import ReasonField from "~/islands/frame/ReasonField";
+import { reasonRules } from "~/islands/frame/reason-rules";
 import { t } from "~/messages/say";
 
 interface Props {

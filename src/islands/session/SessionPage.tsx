@@ -1,4 +1,4 @@
-import { useEffect, useState } from "react";
+import { lazy, Suspense, useEffect, useState } from "react";
 import { FormProvider, useForm } from "react-hook-form";
 import type { CaseSession } from "~/core/case/case-file";
 import type { StairView, Written } from "~/contract/episode";
@@ -21,12 +21,14 @@ import {
 } from "./session-draft";
 import SessionRail from "./SessionRail";
 import SessionStart from "./SessionStart";
-import SessionSummary from "./SessionSummary";
 import Timers from "./Timers";
-import UnplannedSearch from "./UnplannedSearch";
 import { useSessionDraft } from "./use-session-draft";
 import { useSubmit } from "./use-submit";
 import { island } from "~/islands/frame/island";
+
+const loadSummary = () => import("./SessionSummary");
+const SessionSummary = lazy(loadSummary);
+const UnplannedSearch = lazy(() => import("./UnplannedSearch"));
 
 interface Props {
   stair: StairView;
@@ -59,6 +61,11 @@ function SessionPage({ stair: loaded, kept, correcting }: Props) {
   const chosen = entries[Math.min(current, entries.length - 1)];
   const go = (to: number) => setCurrent(Math.min(entries.length - 1, Math.max(0, to)));
 
+  // Comes while the session is filled in, so that it is there when the line is not.
+  useEffect(() => {
+    void loadSummary();
+  }, []);
+
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const typing =
@@ -77,7 +84,11 @@ function SessionPage({ stair: loaded, kept, correcting }: Props) {
     const notDone = entries
       .filter(({ draft }) => itemState(draft) === "todo")
       .map(({ item }) => item.exercise.name);
-    return <SessionSummary recorded={recorded} notDone={notDone} />;
+    return (
+      <Suspense>
+        <SessionSummary recorded={recorded} notDone={notDone} />
+      </Suspense>
+    );
   }
   const anew = () => {
     forgetDraft(stair.episodeId);
@@ -127,12 +138,19 @@ function SessionPage({ stair: loaded, kept, correcting }: Props) {
         <div className="grid items-start gap-3 lg:grid-cols-[15rem_minmax(0,1fr)_13rem]">
           <div className="min-w-0">
             <SessionRail entries={entries} current={current} onChoose={go} />
-            <UnplannedSearch
-              onAdd={(exercise, variantId) => {
-                form.setValue("items", [...drafts, unplannedItem(exercise, variantId, stair.involvedSide)]);
-                setCurrent(entries.length);
-              }}
-            />
+            <Suspense>
+              <Suspense>
+                <UnplannedSearch
+                  onAdd={(exercise, variantId) => {
+                    form.setValue("items", [
+                      ...drafts,
+                      unplannedItem(exercise, variantId, stair.involvedSide),
+                    ]);
+                    setCurrent(entries.length);
+                  }}
+                />
+              </Suspense>
+            </Suspense>
           </div>
           <div className="flex min-w-0 flex-col gap-3">
             <QuickLineInput

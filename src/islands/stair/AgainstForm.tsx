@@ -2,7 +2,8 @@ import { useForm } from "react-hook-form";
 import type { Alternative, StairItem } from "~/contract/episode";
 import { sayChange } from "~/messages/describe";
 import { t } from "~/messages/say";
-import ReasonField, { reasonRules } from "~/islands/frame/ReasonField";
+import ReasonField from "~/islands/frame/ReasonField";
+import { reasonRules } from "~/islands/frame/reason-rules";
 
 interface Props {
   kind: "change" | "refuse";

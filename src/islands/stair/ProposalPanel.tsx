@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { lazy, Suspense, useState } from "react";
 import type { Alternative, StairItem, StairView } from "~/contract/episode";
 import type { DecisionBody } from "~/contract/daily";
 import { canAccept } from "~/core/decision/record/can-accept";
@@ -7,9 +7,10 @@ import { useWrite } from "~/islands/frame/use-write";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayChange, sayEvidence, sayRule } from "~/messages/describe";
 import { sayTime, t } from "~/messages/say";
-import AgainstForm from "./AgainstForm";
 import ClearForm from "./ClearForm";
 import SuspectForm from "./SuspectForm";
+
+const AgainstForm = lazy(() => import("./AgainstForm"));
 
 interface Props {
   stair: StairView;
@@ -99,13 +100,15 @@ export default function ProposalPanel({ stair, item, signable, onSigned, onStale
         </div>
       )}
       {against && (
-        <AgainstForm
-          kind={against}
-          item={item}
-          busy={busy}
-          onCancel={() => setAgainst(null)}
-          onSign={(reason, alternative) => sign(against, reason, alternative)}
-        />
+        <Suspense>
+          <AgainstForm
+            kind={against}
+            item={item}
+            busy={busy}
+            onCancel={() => setAgainst(null)}
+            onSign={(reason, alternative) => sign(against, reason, alternative)}
+          />
+        </Suspense>
       )}
       {signable && stair.maySign && proposal.outcome === "stop" && (
         <ClearForm episodeId={stair.episodeId} itemId={item.itemId} onCleared={onSigned} />

@@ -1,10 +1,7 @@
-import { useForm } from "react-hook-form";
 import type { StairView } from "~/contract/episode";
 import { painSchoolCodes, type PainSchoolCode } from "~/core/response/pain-school";
-import { useWrite } from "~/islands/frame/use-write";
-import ProblemNote from "~/islands/frame/ProblemNote";
 import { t } from "~/messages/say";
-import ReasonField, { reasonRules } from "~/islands/frame/ReasonField";
+import ReasonForm from "~/islands/frame/ReasonForm";
 
 interface Props {
   stair: StairView;
@@ -15,15 +12,7 @@ interface Props {
 
 /** The pain school in force and why; the same record under another school; setting another with its reason. */
 export default function SchoolBox({ stair, previewed, onPreview, onSet }: Props) {
-  const { send, problem } = useWrite("setSchool", { id: stair.episodeId });
-  const { register, handleSubmit, formState, reset } = useForm<{ reason: string }>();
   const chosen = previewed ?? stair.schoolInForce;
-  const submit = handleSubmit(async ({ reason }) => {
-    const written = await send({ school: chosen, reason: reason.trim() }, chosen);
-    if (!written) return;
-    reset();
-    onSet(written.stair);
-  });
   return (
     <section className="bg-base-100 border-base-300 rounded-box border p-3" data-testid="school">
       <h2 className="font-semibold">{t("stair.school")}</h2>
@@ -51,17 +40,15 @@ export default function SchoolBox({ stair, previewed, onPreview, onSet }: Props)
         {t("schools.open")}
       </a>
       {previewed && stair.maySign && (
-        <form onSubmit={submit} className="mt-2 flex flex-col gap-2">
-          <ProblemNote problem={problem} />
-          <ReasonField
-            label={t("schoolForm.reason")}
-            field={register("reason", reasonRules)}
-            invalid={!!formState.errors.reason}
-          />
-          <button className="btn btn-primary self-start" disabled={formState.isSubmitting}>
-            {t("schoolForm.save")}
-          </button>
-        </form>
+        <ReasonForm
+          write="setSchool"
+          values={{ id: stair.episodeId }}
+          body={(reason) => ({ school: chosen, reason })}
+          about={chosen}
+          label={t("schoolForm.reason")}
+          submit={t("schoolForm.save")}
+          onDone={(written) => onSet(written.stair)}
+        />
       )}
     </section>
   );

@@ -1,5 +1,5 @@
 import { ClipboardList, ListChecks, NotebookPen, Ruler } from "lucide-react";
-import { useEffect, useState } from "react";
+import { lazy, Suspense, useEffect, useState } from "react";
 import type { Problem } from "~/contract/problem";
 import type { StairView } from "~/contract/episode";
 import type { PainSchoolCode } from "~/core/response/pain-school";
@@ -11,12 +11,13 @@ import RaiseSignal from "./RaiseSignal";
 import SignalBanner from "./SignalBanner";
 import GatePanel from "./GatePanel";
 import ItemList from "./ItemList";
-import ReportForm from "./ReportForm";
 import SchoolBox from "./SchoolBox";
 import StageBox from "./StageBox";
 import StairDrawing from "./StairDrawing";
 import { byUrgency } from "./by-urgency";
 import { island } from "~/islands/frame/island";
+
+const ReportForm = lazy(() => import("./ReportForm"));
 
 const pageKeys: Readonly<Record<string, string>> = {
   s: "session",
@@ -146,12 +147,14 @@ function StairPage({ stair: loaded }: { stair: StairView }) {
         </div>
         <div className="flex min-w-0 flex-col gap-3 lg:row-span-2">
           {stair.reportDay && !preview && (
-            <ReportForm
-              episodeId={stair.episodeId}
-              date={stair.reportDay}
-              school={stair.schoolInForce}
-              onDone={(next) => accept(next, t("report.saved"))}
-            />
+            <Suspense>
+              <ReportForm
+                episodeId={stair.episodeId}
+                date={stair.reportDay}
+                school={stair.schoolInForce}
+                onDone={(next) => accept(next, t("report.saved"))}
+              />
+            </Suspense>
           )}
           <ItemList
             stair={shown}

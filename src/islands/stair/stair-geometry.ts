@@ -1,4 +1,4 @@
-import { path as d3path, scaleLinear } from "d3";
+import { path as d3path } from "d3";
 
 export interface Point {
   readonly x: number;
@@ -41,8 +41,9 @@ export function stairGeometry(width: number, stages: number, lanes: number, pres
   const rise = narrow ? 20 : 29;
   const tread = (width - depth.x - 4) / (stages - 1 + presentWidth);
   const height = headroom + depth.y + (stages - 1) * rise + firstWall;
-  const across = scaleLinear([0, Math.max(1, lanes)], [0, 1]);
-  const alongTread = scaleLinear([0, 1], narrow ? [0.34, 0.9] : [0.3, 0.92]);
+  const across = (lane: number) => lane / Math.max(1, lanes);
+  const [nearWall, nearEdge] = narrow ? [0.34, 0.9] : [0.3, 0.92];
+  const alongTread = (share: number) => nearWall + (nearEdge - nearWall) * share;
 
   const widthOf = (stage: number) => tread * (stage === present ? presentWidth : 1);
   const front = (stage: number): Point => ({

@@ -102,14 +102,17 @@ it("a view that cannot be drawn says so, keeps what was typed, and lets one begi
   await page.getByLabel("Quick line").fill("5x10s 110n p1 e6");
   await page.keyboard.press("Enter");
   // An answer that no version of the product gives.
-  await page.route("**/sessions", (route) =>
+  await page.route("**/signals", (route) =>
     route.fulfill({ status: 201, json: { id: "x", repeated: false, stair: {} } }),
   );
-  await page.getByRole("button", { name: "Record the session" }).click();
+  await page.getByRole("button", { name: "Something is wrong" }).click();
+  const dialog = page.getByTestId("raise-signal");
+  await dialog.getByRole("button", { name: /Calf hot/ }).click();
+  await dialog.getByRole("button", { name: "Raise: suspends the whole plan" }).click();
   await page.getByRole("heading", { name: "This view has stopped" }).waitFor();
   expect(await page.getByLabel("What stood in its fields").inputValue()).toContain("25");
   expect(await page.getByRole("banner").count()).toBe(1);
-  await page.unroute("**/sessions");
+  await page.unroute("**/signals");
   person.complaints.splice(0);
   await page.getByRole("button", { name: /Begin anew/ }).click();
   await page.waitForURL("**/session?anew=1");

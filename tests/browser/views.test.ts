@@ -203,7 +203,7 @@ describe("by keyboard alone", () => {
     await page.waitForURL("**/session");
     await visit(page, "/");
     await page.keyboard.press("?");
-    expect(await page.getByRole("dialog").isVisible()).toBe(true);
+    await page.getByRole("dialog").waitFor();
     await page.keyboard.press("Escape");
     await page.getByRole("dialog").waitFor({ state: "hidden" });
   });

@@ -62,6 +62,8 @@ export async function awake(page: Page): Promise<void> {
         Object.keys(island.firstElementChild ?? {}).some((key) => key.startsWith("__react")),
     ),
   );
+  // What comes after the view has come.
+  await page.waitForFunction(() => document.querySelector("[data-later]") === null);
   // Effects run after the frame in which an island is put together.
   await nextFrames(page);
 }

@@ -1,4 +1,5 @@
-import { lazy, Suspense, useCallback, useEffect, useState } from "react";
+import { useCallback, useEffect, useState } from "react";
+import { later } from "~/islands/frame/later";
 import { attentionCodes } from "~/core/caseload/attention";
 import { type CaseloadRow } from "~/contract/clinic";
 import { call } from "~/islands/frame/call";
@@ -9,7 +10,7 @@ import { island } from "~/islands/frame/island";
 
 type Attention = CaseloadRow["attention"];
 
-const ReviewPane = lazy(() => import("./ReviewPane"));
+const ReviewPane = later(() => import("./ReviewPane"));
 
 const renewEveryMs = 15_000;
 
@@ -142,9 +143,7 @@ function Caseload({ rows: first, count, counts: firstCounts }: Props) {
           </ul>
         )}
         {reviewing && (
-          <Suspense>
-            <ReviewPane rows={reviewed} at={reviewing.at} onMove={moveReview} onClose={closeReview} />
-          </Suspense>
+          <ReviewPane rows={reviewed} at={reviewing.at} onMove={moveReview} onClose={closeReview} />
         )}
       </div>
     </div>

@@ -1,7 +1,8 @@
-import { lazy, Suspense, useEffect, useRef, useState } from "react";
+import { useEffect, useRef, useState } from "react";
+import { later } from "~/islands/frame/later";
 import type { Shown } from "./use-figure";
 
-const StillFigure = lazy(() => import("./StillFigure"));
+const StillFigure = later(() => import("./StillFigure"));
 
 interface Props extends Shown {
   className?: string;
@@ -26,11 +27,7 @@ export default function FigureThumb({ className = "size-24", ...shown }: Props) 
   }, []);
   return (
     <div ref={box} className={`shrink-0 ${className}`} data-testid="thumb">
-      {seen && (
-        <Suspense>
-          <StillFigure {...shown} />
-        </Suspense>
-      )}
+      {seen && <StillFigure {...shown} />}
     </div>
   );
 }

@@ -1,11 +1,12 @@
 import { BookOpen, CircleHelp, LogOut, Phone, SunMoon } from "lucide-react";
-import { lazy, Suspense, useEffect, useState } from "react";
+import { useEffect, useState } from "react";
+import { later } from "./later";
 import type { Role } from "~/contract/roles";
 import { t } from "~/messages/say";
 import { call } from "./call";
 import { island } from "~/islands/frame/island";
 
-const KeysDialog = lazy(() => import("./KeysDialog"));
+const KeysDialog = later(() => import("./KeysDialog"));
 
 interface Props {
   name: string;
@@ -101,11 +102,7 @@ function TopBar({ name, role, clinic }: Props) {
           <span className="hidden sm:inline">{t("frame.signOut")}</span>
         </button>
       </div>
-      {helping && (
-        <Suspense>
-          <KeysDialog onClose={() => setHelping(false)} />
-        </Suspense>
-      )}
+      {helping && <KeysDialog onClose={() => setHelping(false)} />}
     </header>
   );
 }

@@ -1,4 +1,5 @@
-import { lazy, Suspense, useEffect, useState } from "react";
+import { useEffect, useState } from "react";
+import { later } from "~/islands/frame/later";
 import { FormProvider, useForm } from "react-hook-form";
 import type { CaseSession } from "~/core/case/case-file";
 import type { StairView, Written } from "~/contract/episode";
@@ -27,8 +28,8 @@ import { useSubmit } from "./use-submit";
 import { island } from "~/islands/frame/island";
 
 const loadSummary = () => import("./SessionSummary");
-const SessionSummary = lazy(loadSummary);
-const UnplannedSearch = lazy(() => import("./UnplannedSearch"));
+const SessionSummary = later(loadSummary);
+const UnplannedSearch = later(() => import("./UnplannedSearch"));
 
 interface Props {
   stair: StairView;
@@ -84,11 +85,7 @@ function SessionPage({ stair: loaded, kept, correcting }: Props) {
     const notDone = entries
       .filter(({ draft }) => itemState(draft) === "todo")
       .map(({ item }) => item.exercise.name);
-    return (
-      <Suspense>
-        <SessionSummary recorded={recorded} notDone={notDone} />
-      </Suspense>
-    );
+    return <SessionSummary recorded={recorded} notDone={notDone} />;
   }
   const anew = () => {
     forgetDraft(stair.episodeId);
@@ -138,19 +135,13 @@ function SessionPage({ stair: loaded, kept, correcting }: Props) {
         <div className="grid items-start gap-3 lg:grid-cols-[15rem_minmax(0,1fr)_13rem]">
           <div className="min-w-0">
             <SessionRail entries={entries} current={current} onChoose={go} />
-            <Suspense>
-              <Suspense>
-                <UnplannedSearch
-                  onAdd={(exercise, variantId) => {
-                    form.setValue("items", [
-                      ...drafts,
-                      unplannedItem(exercise, variantId, stair.involvedSide),
-                    ]);
-                    setCurrent(entries.length);
-                  }}
-                />
-              </Suspense>
-            </Suspense>
+
+            <UnplannedSearch
+              onAdd={(exercise, variantId) => {
+                form.setValue("items", [...drafts, unplannedItem(exercise, variantId, stair.involvedSide)]);
+                setCurrent(entries.length);
+              }}
+            />
           </div>
           <div className="flex min-w-0 flex-col gap-3">
             <QuickLineInput

@@ -1,4 +1,5 @@
-import { lazy, Suspense, useState } from "react";
+import { useState } from "react";
+import { later } from "~/islands/frame/later";
 import type { Alternative, StairItem, StairView } from "~/contract/episode";
 import type { DecisionBody } from "~/contract/daily";
 import { canAccept } from "~/core/decision/record/can-accept";
@@ -10,7 +11,7 @@ import { sayTime, t } from "~/messages/say";
 import ClearForm from "./ClearForm";
 import SuspectForm from "./SuspectForm";
 
-const AgainstForm = lazy(() => import("./AgainstForm"));
+const AgainstForm = later(() => import("./AgainstForm"));
 
 interface Props {
   stair: StairView;
@@ -100,15 +101,13 @@ export default function ProposalPanel({ stair, item, signable, onSigned, onStale
         </div>
       )}
       {against && (
-        <Suspense>
-          <AgainstForm
-            kind={against}
-            item={item}
-            busy={busy}
-            onCancel={() => setAgainst(null)}
-            onSign={(reason, alternative) => sign(against, reason, alternative)}
-          />
-        </Suspense>
+        <AgainstForm
+          kind={against}
+          item={item}
+          busy={busy}
+          onCancel={() => setAgainst(null)}
+          onSign={(reason, alternative) => sign(against, reason, alternative)}
+        />
       )}
       {signable && stair.maySign && proposal.outcome === "stop" && (
         <ClearForm episodeId={stair.episodeId} itemId={item.itemId} onCleared={onSigned} />

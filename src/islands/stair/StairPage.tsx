@@ -1,5 +1,6 @@
 import { ClipboardList, ListChecks, NotebookPen, Ruler } from "lucide-react";
-import { lazy, Suspense, useEffect, useState } from "react";
+import { useEffect, useState } from "react";
+import { later } from "~/islands/frame/later";
 import type { Problem } from "~/contract/problem";
 import type { StairView } from "~/contract/episode";
 import type { PainSchoolCode } from "~/core/response/pain-school";
@@ -17,7 +18,7 @@ import StairDrawing from "./StairDrawing";
 import { byUrgency } from "./by-urgency";
 import { island } from "~/islands/frame/island";
 
-const ReportForm = lazy(() => import("./ReportForm"));
+const ReportForm = later(() => import("./ReportForm"));
 
 const pageKeys: Readonly<Record<string, string>> = {
   s: "session",
@@ -147,14 +148,12 @@ function StairPage({ stair: loaded }: { stair: StairView }) {
         </div>
         <div className="flex min-w-0 flex-col gap-3 lg:row-span-2">
           {stair.reportDay && !preview && (
-            <Suspense>
-              <ReportForm
-                episodeId={stair.episodeId}
-                date={stair.reportDay}
-                school={stair.schoolInForce}
-                onDone={(next) => accept(next, t("report.saved"))}
-              />
-            </Suspense>
+            <ReportForm
+              episodeId={stair.episodeId}
+              date={stair.reportDay}
+              school={stair.schoolInForce}
+              onDone={(next) => accept(next, t("report.saved"))}
+            />
           )}
           <ItemList
             stair={shown}

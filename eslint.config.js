@@ -43,7 +43,7 @@ const coreMayNotImport = [
 const sources = ["src/**/*.{ts,tsx,astro}"];
 
 export default tseslint.config(
-  { ignores: ["dist", ".astro", "node_modules", ".data"] },
+  { ignores: ["dist", ".astro", "node_modules", ".data", ".mutation"] },
   ...tseslint.configs.strict,
   ...tseslint.configs.stylistic,
   ...astro.configs.recommended,

@@ -1,3 +1,4 @@
+import { engineVersion } from "~/core/decision/decide";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { v7 as uuid } from "uuid";
 import { demoPeople } from "~demo/people";
@@ -187,7 +188,7 @@ describe("the worked story, through the endpoints of two processes", () => {
       decision: {
         action: "accept",
         school: "monitored",
-        proposal: { outcome: "step-up", engineVersion: "1.3.0" },
+        proposal: { outcome: "step-up", engineVersion },
       },
     });
   });

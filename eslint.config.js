@@ -114,5 +114,8 @@ export default tseslint.config(
   { files: ["tools/bench-*.ts"], rules: { "no-console": "off" } },
   // A test stands beside its module and may look at the whole house.
   { files: ["src/**/*.test.ts"], rules: { "boundaries/dependencies": "off" } },
-  { files: ["src/messages/en.ts", "src/catalogue/{exercises,pathways}/*.ts"], rules: { "max-lines": "off" } },
+  {
+    files: ["src/messages/en.ts", "src/catalogue/{exercises,pathways}/*.ts", "tests/reference/gate-table.ts"],
+    rules: { "max-lines": "off" },
+  },
 );

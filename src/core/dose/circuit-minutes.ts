@@ -16,7 +16,8 @@ export const CircuitMinutesInput = Type.Object(
  * one from round to round. The items' own set counts and rests do not count: the rounds stand for them.
  *
  * @returns as `doseMinutes`
- * @example two items of 30 s, three rounds, 15 s between items, 60 s between rounds: 180 s work, 3 × 15 + 2 × 60 rest
+ * @example circuitMinutes({ items: [{ dose: { sets: 1, hold: { low: 30, top: 30 }, restSeconds: 0 }, sides: "both-together" }], rounds: 3, betweenItemsSeconds: 15, betweenRoundsSeconds: 60 })
+ *   // { minutes: 3.5, workSeconds: 90, restSeconds: 120 }
  * Source: arithmetic.
  */
 export function circuitMinutes(input: Static<typeof CircuitMinutesInput>): DoseTime {

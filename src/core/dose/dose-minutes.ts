@@ -39,7 +39,8 @@ const contactsPerSecond = 2;
  * without alternating, one side is finished first.
  *
  * @returns minutes in all, seconds of work and of rest (changes included), and ground contacts of both sides
- * @example 3 × 12 at 1.5-0-1.5-0, 90 s rest, both legs together: 3 × 36 + 2 × 90 = 288 s = 4.8 min
+ * @example doseMinutes({ dose: { sets: 3, reps: { low: 12, top: 12 }, tempo: "1.5-0-1.5-0", restSeconds: 90 }, sides: "both-together" })
+ *   // { minutes: 4.8, workSeconds: 108, restSeconds: 180, contacts: 0 }
  * Source: arithmetic; two contacts a second and five seconds' change of side are common practice.
  */
 export function doseMinutes(input: Static<typeof DoseMinutesInput>): DoseTime {

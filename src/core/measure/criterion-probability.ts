@@ -30,7 +30,8 @@ const sure = 0.95;
  * threshold.
  *
  * @returns `met` or `not-met` when the probability is at least 95 % that way, otherwise `…-within-error`
- * @example criterionProbability({ value: 90, threshold: 90, comparison: ">=", sem: 4 }) // 0.5, met-within-error
+ * @example criterionProbability({ value: 90, threshold: 90, comparison: ">=", sem: 4 })
+ *   // { probability: 0.5, verdict: "met-within-error" }
  * Source: normal error of measurement; common practice.
  */
 export function criterionProbability(

@@ -31,8 +31,8 @@ export const LsiProbabilityOutput = Type.Object({
  * LSI ± 1.96·LSI·√((s_top/top)² + (s_bottom/bottom)²), not clamped.
  *
  * @param input both sides above zero, in one unit; where lower is better the ratio is turned round
- * @example lsiProbability({ involved: 90, uninvolved: 100, semInvolved: 4, semUninvolved: 4, thresholdPercent: 90,
- *   better: "higher" }) // lsiPercent 90, probability 0.5
+ * @example lsiProbability({ involved: 90, uninvolved: 100, semInvolved: 4, semUninvolved: 4, thresholdPercent: 90, better: "higher" })
+ *   // { lsiPercent: 90, probability: 0.5 }
  * Source: error propagation (delta method) for a ratio; common practice.
  */
 export function lsiProbability(

@@ -13,7 +13,8 @@ export type Entry =
  * or one of the measure's own words. The value comes back in the unit of the store.
  *
  * @param unit the unit a bare number is in, as in the measure's `entryUnits`; the store's unless given
- * @example parseEntry("18,4 kgf", hipAdductionForce) // { ok: true, value: 180.44…, unusual: false }
+ * @example parseEntry("18,4 kgf", { unit: "N", entryUnits: [{ unit: "kgf", factor: 9.80665 }], plausible: { low: 0, high: 1500 } })
+ *   // { ok: true, value: 180.44…, unusual: false }
  */
 export function parseEntry(text: string, measure: Measure, unit: string = measure.unit): Entry {
   const typed = text.trim();

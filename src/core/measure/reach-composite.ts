@@ -16,7 +16,8 @@ export const ReachCompositeOutput = Type.Object({ compositePercent: Type.Number(
 /**
  * Composite reach of a three-direction balance test: the sum of the reaches over three leg lengths, in per cent.
  *
- * @example reachComposite({ anteriorCm: 60, posteromedialCm: 95, posterolateralCm: 90, legLengthCm: 90 }) // 90.74 %
+ * @example reachComposite({ anteriorCm: 60, posteromedialCm: 95, posterolateralCm: 90, legLengthCm: 90 })
+ *   // { compositePercent: 90.74… }
  * Source: Plisky 2006, recalled.
  */
 export function reachComposite(

@@ -15,7 +15,7 @@ export const RealChangeOutput = Type.Object({
  * Whether a change is beyond the error of both measurements: strictly more than the MDC95.
  *
  * @param input before and after in one unit, sem in the same
- * @example realChange({ before: 200, after: 220, sem: 5 }) // { change: 20, mdc95: 13.86…, real: true }
+ * @example realChange({ before: 200, after: 220, sem: 5 }) // { change: 20, mdc95: 13.85…, real: true }
  * Source: common practice; Weir 2005, recalled.
  */
 export function realChange({

@@ -51,7 +51,8 @@ export const SqueezeReferenceOutput = Type.Object({
  * The same choice from plain numbers: before the injury, else norm × body mass, else the own best; both null when
  * nothing suffices.
  *
- * @example chooseSqueezeReference({ normNPerKg: 3.2, bodyMassKg: 75, ownBestN: 210 }) // 240 N, clinic-norm
+ * @example chooseSqueezeReference({ normNPerKg: 3.2, bodyMassKg: 75, ownBestN: 210 })
+ *   // { referenceN: 240, kind: "clinic-norm" }
  * Source: common practice.
  */
 export function chooseSqueezeReference(

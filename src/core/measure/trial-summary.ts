@@ -26,7 +26,8 @@ const repeatAbovePercent = 10;
  *
  * @returns `sd` and `cvPercent` null for a single trial, `cvPercent` also where the mean is zero or below; `repeat` when
  *   the variation is above 10 %
- * @example trialSummary({ trials: [180, 190, 200], summary: "best", better: "higher" }) // value 200, cv 5.26 %
+ * @example trialSummary({ trials: [180, 190, 200], summary: "best", better: "higher" })
+ *   // { value: 200, cvPercent: 5.26… }
  * Source: arithmetic; the limit of 10 % is common practice.
  */
 export function trialSummary(input: Static<typeof TrialSummaryInput>): Static<typeof TrialSummaryOutput> {

@@ -6,7 +6,7 @@ import type { FaultRecord, SetRecord } from "./session-record";
  * them, so that an uncounted fault never flatters. Two marked faults are taken to have spoiled the same reps.
  *
  * @returns whole number ≥ 0
- * @example cleanReps({ ...set, reps: 8, faults: [{ fault: "knee-in", severity: "marked", reps: 5 }] }) // 3
+ * @example cleanReps({ reps: 8, faults: [{ fault: "knee-in", severity: "marked", reps: 5 }] }) // 3
  */
 export function cleanReps(set: Pick<SetRecord, "reps" | "faults">): number {
   const done = set.reps ?? 0;

@@ -22,7 +22,7 @@ export interface LaneWork {
  *
  * @param today local date (YYYY-MM-DD)
  * @returns per cent 0–100; null while nothing can be asked yet
- * @example laneAdherence({ startedOn: "2026-03-01", daysPerWeek: 3, doneOn: ["2026-03-12", "2026-03-14"] }, "2026-03-15") // 33.3
+ * @example laneAdherence({ startedOn: "2026-03-01", daysPerWeek: 3, doneOn: ["2026-03-12", "2026-03-14"] }, "2026-03-15") // 50
  * Source: a rule of this product; common practice is to look at two weeks.
  */
 export function laneAdherence({ startedOn, daysPerWeek, doneOn }: LaneWork, today: string): number | null {

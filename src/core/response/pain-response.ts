@@ -29,8 +29,10 @@ export type NextDayBand = Static<typeof NextDayBand>;
  *
  * @param input whole numbers 0–10; `painNextDay` left out means that the report is not in
  * @returns the band during and the band of the next day (`unknown` without a report)
- * @example painResponse({ school: "monitored", painBefore: 1, painDuring: 1, painNextDay: 1 }) // go, fine
- * @example painResponse({ school: "monitored", painBefore: 4, painDuring: 4 }) // hold, unknown
+ * @example painResponse({ school: "monitored", painBefore: 1, painDuring: 1, painNextDay: 1 })
+ *   // { during: "go", nextDay: "fine" }
+ * @example painResponse({ school: "monitored", painBefore: 4, painDuring: 4 })
+ *   // { during: "hold", nextDay: "unknown" }
  * Source: Thomeé 1997, Silbernagel 2007, Malliaras 2015, Hickey 2020 for the bands (recalled); rises common practice.
  */
 export function painResponse(input: Static<typeof PainResponseInput>): Static<typeof PainResponseOutput> {

@@ -14,7 +14,8 @@ export type TrainingDayState = "open" | "reported" | "unreported";
  *
  * @param day lastSessionAt and the report's receivedAt as ISO instants
  * @param now ISO instant
- * @example // ten hours after the session, no report: "open"; forty hours after it: "unreported"
+ * @example trainingDayState({ lastSessionAt: "2026-03-02T08:00:00Z" }, "2026-03-02T18:00:00Z") // "open"
+ * @example trainingDayState({ lastSessionAt: "2026-03-02T08:00:00Z" }, "2026-03-04T00:00:00Z") // "unreported"
  * Source: a rule of this product; common practice is to ask within 24 hours.
  */
 export function trainingDayState(

@@ -15,7 +15,8 @@ const leastDays = 2;
  *
  * @param today local date, the last of the later seven days
  * @returns null when either week has fewer than two training days
- * @example weeklyMeanRise([2, 2, 4, 4] on the 2nd, 4th, 9th and 11th of March, "2026-03-12") // 2
+ * @example weeklyMeanRise([{ date: "2026-03-02", pain: 2 }, { date: "2026-03-04", pain: 2 }, { date: "2026-03-09", pain: 4 }, { date: "2026-03-11", pain: 4 }], "2026-03-12")
+ *   // 2
  */
 export function weeklyMeanRise(days: readonly DayPain[], today: string): number | null {
   const week = (n: number) =>

@@ -34,7 +34,7 @@ export function localDay(instant: string, zone: string): string {
 /**
  * Whole days from one local date to another; negative when `to` lies before `from`.
  *
- * @example daysBetween("2024-02-28", "2024-03-01") // 2, the year has a leap day
+ * @example daysBetween("2024-02-28", "2024-03-01") // 2
  */
 export function daysBetween(from: string, to: string): number {
   return Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / dayMs);

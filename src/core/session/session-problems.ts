@@ -63,7 +63,7 @@ const fastestRepSeconds = 0.5;
  * stand, rests not counted; the two sides one after the other.
  *
  * @returns seconds
- * @example leastSeconds([{ reps: 10, holdSeconds: 5, … }]) // 55
+ * @example leastSeconds([{ reps: 10, holdSeconds: 5 }]) // 55
  */
 export function leastSeconds(sets: readonly SetRecord[]): number {
   return sets.reduce((sum, { reps = 0, holdSeconds = 0, contacts = 0, minutes = 0 }) => {

@@ -152,7 +152,7 @@ export const sketches: readonly Sketch[] = [
   {
     name: ["Birgit", "Sandoval"],
     age: 38,
-    activity: "Weight-hall regular",
+    activity: "Chimney sweep",
     diagnosis: "Back stiff in bending backward",
     pathway: "back-stiff-extension",
     side: "left",

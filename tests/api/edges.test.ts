@@ -2,9 +2,6 @@ import http from "node:http";
 import mysql, { type Connection } from "mysql2/promise";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { v7 as uuid } from "uuid";
-import type { CaseloadRow } from "~/contract/clinic";
-import { demoClinic } from "~demo/clinic";
-import { demoStaffId } from "~demo/clinic";
 import { Client, signedIn } from "~tests/harness/client";
 import { startServers, type Servers } from "~tests/harness/servers";
 import { fencer, skater, squeezeSession } from "~tests/harness/story";
@@ -64,63 +61,6 @@ describe("a limit that cannot be judged", () => {
     for (const what of ["", "/plan", "/gate"])
       expect((await clinician.get(of(fencer, what))).status).toBe(200);
     expect((await clinician.get("/api/caseload")).status).toBe(200);
-  });
-});
-
-describe("a record that the rules cannot judge", () => {
-  const row = async (episode: string): Promise<CaseloadRow> => {
-    const { rows } = (await clinician.get("/api/caseload")).body as { rows: CaseloadRow[] };
-    const found = rows.find(({ episodeId }) => episodeId === episode);
-    if (!found) throw new Error("not on the caseload");
-    return found;
-  };
-
-  it("stands alone and named; the caseload goes on, a signal is taken, and a sound limit mends it", async () => {
-    const before = ((await clinician.get("/api/caseload")).body as { rows: CaseloadRow[] }).rows.length;
-    const junk = {
-      ...circumstances([]).circumstances,
-      limits: [{ kind: "sparkle", origin: "surgeon", says: "?" }],
-    };
-    await owner.execute(
-      "INSERT INTO circumstances (clinic_id, id, episode_id, body, reason, signed_by, at) VALUES (?, ?, ?, ?, ?, ?, ?)",
-      [
-        demoClinic.id,
-        uuid(),
-        skater,
-        JSON.stringify(junk),
-        "by hand",
-        demoStaffId("lead"),
-        "2026-03-10 08:00:00",
-      ],
-    );
-    await owner.execute("UPDATE episodes SET version = version + 1 WHERE id = ?", [skater]);
-
-    const { rows } = (await clinician.get("/api/caseload")).body as { rows: CaseloadRow[] };
-    expect(rows).toHaveLength(before);
-    expect(await row(skater)).toMatchObject({
-      attention: "unreadable",
-      person: { familyName: expect.any(String) },
-    });
-    expect((await row(fencer)).attention).not.toBe("unreadable");
-
-    const page = await clinician.get(`/episodes/${skater}`);
-    expect(page.status).toBe(500);
-    expect(page.body).toContain((await row(skater)).person.familyName);
-    expect((await clinician.get(`/episodes/${fencer}`)).status).toBe(200);
-
-    const signal = { id: uuid(), code: "chest-breath-faint" };
-    const raised = await clinician.post(of(skater, "/signals"), signal);
-    expect(raised.body).toMatchObject({
-      type: "/problems/unreadable-record",
-      title: expect.stringMatching(/^It was saved/),
-    });
-    expect((await row(skater)).attention).toBe("stop");
-
-    const mended = await clinician.post(of(skater, "/circumstances"), circumstances([]));
-    expect(mended.status).toBe(201);
-    expect((await clinician.get(of(skater))).body.signals).toMatchObject([
-      { id: signal.id, code: signal.code },
-    ]);
   });
 });
 

@@ -65,17 +65,21 @@ export default function CaseloadLine({ row, narrow, current }: Props) {
               )}
             </span>
             <span className={`text-base-content/75 col-start-2 text-sm ${auto} md:text-right`}>
-              <span className="text-base-content block">
-                {t("caseload.day", { days: row.daysSinceOnset })}
-              </span>
-              {row.lastSessionOn
-                ? t("caseload.last", { date: sayDate(row.lastSessionOn) })
-                : t("caseload.never")}
+              {row.attention !== "unreadable" && <Since row={row} />}
             </span>
           </>
         )}
       </a>
     </li>
+  );
+}
+
+function Since({ row: { daysSinceOnset, lastSessionOn } }: { row: CaseloadRow }) {
+  return (
+    <>
+      <span className="text-base-content block">{t("caseload.day", { days: daysSinceOnset })}</span>
+      {lastSessionOn ? t("caseload.last", { date: sayDate(lastSessionOn) }) : t("caseload.never")}
+    </>
   );
 }
 

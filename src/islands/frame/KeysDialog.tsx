@@ -29,7 +29,7 @@ export default function KeysDialog({ onClose }: { onClose: () => void }) {
   }, []);
   return (
     <dialog ref={dialog} className="modal text-base-content" aria-label={t("keys.title")} onClose={onClose}>
-      <div className="modal-box max-w-3xl">
+      <div className="modal-box max-h-[calc(100dvh-2rem)] max-w-4xl">
         <h2 className="text-lg font-semibold">{t("keys.title")}</h2>
         <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-2 sm:grid-cols-[auto_1fr_auto_1fr]">
           {keys.map(([key, says]) => (

@@ -117,9 +117,11 @@ function MeasuresPage({ view: loaded }: { view: MeasuresView }) {
                 })}
               </span>
             )}
-            <span className="text-base-content/75 ml-auto text-sm">
-              {t("measures.minutes", { minutes: sayNumber(Math.max(1, Math.round(minutes))) })}
-            </span>
+            {draft.codes.length > 0 && (
+              <span className="text-base-content/75 ml-auto text-sm">
+                {t("measures.minutes", { minutes: sayNumber(Math.max(1, Math.round(minutes))) })}
+              </span>
+            )}
           </div>
         </div>
         <MeasurePicker view={view} measures={measures} chosen={draft.codes} onAdd={add} />

@@ -1,5 +1,5 @@
 import type { RecordEntry, RecordView } from "~/contract/record";
-import { label, sayDate, sayNumber, sayTime, t } from "~/messages/say";
+import { label, sayDate, sayQuantity, sayTime, t } from "~/messages/say";
 import DecisionBody from "./DecisionBody";
 import { saySets } from "~/messages/say-sets";
 
@@ -102,7 +102,7 @@ const bodies: Bodies = {
         <li key={i}>
           {result.name}
           {result.side === "none" ? "" : `, ${label("side", result.side)}`}:{" "}
-          <strong>{`${sayNumber(result.value)} ${label("unit", result.unit)}`.trim()}</strong>
+          <strong>{sayQuantity(result.value, result.unit)}</strong>
         </li>
       ))}
     </ul>

@@ -58,7 +58,7 @@ export default function RaiseSignal({
         aria-label={t("signals.title")}
         data-testid="raise-signal"
       >
-        <div className="modal-box max-w-3xl">
+        <div className="modal-box max-h-[calc(100dvh-2rem)] max-w-3xl">
           <h2 className="text-lg font-semibold">{t("signals.title")}</h2>
           <ProblemNote problem={problem} />
           {urgencies.map((urgency) => (

@@ -7,8 +7,13 @@ import type { StaffContext } from "~/server/staff-context";
 import { loadCases } from "./case-loader";
 import { findEpisode } from "./episode-repository";
 import type { LoadedCase } from "./make-case";
+import { unreadable } from "./unreadable";
 
-/** Loads an episode of the signed-in clinic. @throws ApiProblem 404, also for another clinic's id */
+/**
+ * Loads an episode of the signed-in clinic.
+ *
+ * @throws ApiProblem 404, also for another clinic's id; 500 `unreadable-record` for one that cannot be put together
+ */
 export async function loadEpisode(
   staff: StaffContext,
   id: string,
@@ -19,7 +24,7 @@ export async function loadEpisode(
   const head = await findEpisode(db, staff.clinicId, id);
   if (!head) throw notFound();
   const [loaded] = await loadCases(db, staff.clinicId, staff.zone, [head], asOf);
-  if (!loaded) throw notFound();
+  if (!loaded) throw unreadable("Nothing can be shown.");
   return loaded;
 }
 

@@ -1,10 +1,12 @@
 import { caseDays, type CaseDay } from "~/core/case/case-days";
 import { caseFormat, caseVersion, type CaseFile, type CaseItem } from "~/core/case/case-file";
-import { personalLimits, type Circumstances } from "~/core/intake/intake";
+import { Circumstances, personalLimits } from "~/core/intake/intake";
 import type { Measure } from "~/core/measure/measure";
 import type { Pathway } from "~/core/pathway/pathway";
 import type { Exercise } from "~/core/progression/exercise";
+import type { Restriction } from "~/core/progression/restriction";
 import { reviewCase, type CaseReview } from "~/core/review/review-case";
+import { check } from "~/core/schema/check";
 import type { CaseParts } from "./case-parts";
 import type { Definition } from "./definition-repository";
 import type { EpisodeHead } from "./episode-repository";
@@ -74,10 +76,7 @@ export function madeOf(
     schools: parts.schools.map((school) => without(school, "by")),
     passings: parts.passings.map((passing) => without(passing, "by")),
     restrictions: parts.restrictions.map(({ limit }) => limit),
-    limitSettings: settings.map(({ at, circumstances: set }) => ({
-      at,
-      restrictions: [...set.limits, ...personalLimits(set)],
-    })),
+    limitSettings: settings.map(({ at, circumstances: set }) => ({ at, restrictions: limitsOf(set) })),
     items: itemsOf(parts),
     sessions: sessionsOf(parts),
     reports: parts.reports.map((report) => without(report, "by", "occurredAt")),
@@ -91,6 +90,14 @@ export function madeOf(
     attributions: parts.attributions.map((attribution) => without(attribution, "by")),
   };
   return { file, circumstances: settings.at(-1)?.circumstances ?? null, parts };
+}
+
+/**
+ * What a signed setting limits. One without its shape (written by another version, or damaged) stands as a limit of no
+ * known kind, which nothing judges: while it is in force the record cannot be judged, and the next sound one mends it.
+ */
+function limitsOf(set: Circumstances): Restriction[] {
+  return check(Circumstances, set).ok ? [...set.limits, ...personalLimits(set)] : [set as never];
 }
 
 function itemsOf({ items, endings, prescriptions }: CaseParts): CaseItem[] {

@@ -3,7 +3,12 @@ import { stopSignal } from "~/core/intake/stop-signal";
 import { signalsOf, type LoadedCase } from "~/server/case/make-case";
 
 /** Stop signals that nobody has cleared, the latest first. */
-export function openSignals({ file, parts }: Pick<LoadedCase, "file" | "parts">): OpenSignal[] {
+export function openSignals({
+  file,
+  parts,
+}: Pick<LoadedCase, "parts"> & {
+  readonly file: Pick<LoadedCase["file"], "items" | "exercises">;
+}): OpenSignal[] {
   const exerciseOf = (itemId: string | undefined) => {
     const item = file.items.find((candidate) => candidate.id === itemId);
     return file.exercises.find((exercise) => exercise.id === item?.exerciseId)?.name ?? null;

@@ -1,22 +1,31 @@
 import { signingRoles } from "~/contract/roles";
-import type { StaffContext } from "~/server/staff-context";
+import { pool } from "~/server/db/connection";
+import { readParts } from "~/server/case/case-parts";
+import { findEpisode } from "~/server/case/episode-repository";
 import { loadEpisode } from "~/server/case/load-episode";
+import type { LoadedCase } from "~/server/case/make-case";
+import { notFound } from "~/server/http/problem";
+import type { StaffContext } from "~/server/staff-context";
 import { openSignals } from "./open-signals";
 
-/** What is left to show of a record that the rules cannot judge: whose it is, its open signals, its exercises by name. */
+/**
+ * What is left to show of a record that the rules cannot judge: whose it is, its open signals, its exercises by name; the
+ * first two even of one that cannot be put together.
+ */
 export async function readUnreadable(staff: StaffContext, episodeId: string) {
-  const loaded = await loadEpisode(staff, episodeId);
-  const { givenName, familyName } = loaded.head.person;
-  const exercises = new Map(loaded.file.exercises.map(({ id, name }) => [id, name]));
+  const head = await findEpisode(pool(), staff.clinicId, episodeId);
+  if (!head) throw notFound();
+  const { file, parts } = await whatIsLeft(staff, episodeId);
+  const exercises = new Map(file.exercises.map(({ id, name }) => [id, name]));
   return {
-    name: `${givenName} ${familyName}`,
+    name: `${head.person.givenName} ${head.person.familyName}`,
     record: {
-      episodeId: loaded.head.id,
+      episodeId: head.id,
       zone: staff.zone,
       calls: staff.calls,
-      signals: openSignals(loaded),
+      signals: openSignals({ file, parts }),
       maySign: signingRoles.includes(staff.role),
-      items: loaded.file.items
+      items: file.items
         .filter((item) => item.endedAt === undefined)
         .map((item) => ({
           itemId: item.id,
@@ -24,4 +33,16 @@ export async function readUnreadable(staff: StaffContext, episodeId: string) {
         })),
     },
   };
+}
+
+type Left = Pick<LoadedCase, "parts"> & { readonly file: Pick<LoadedCase["file"], "items" | "exercises"> };
+
+async function whatIsLeft(staff: StaffContext, episodeId: string): Promise<Left> {
+  try {
+    return await loadEpisode(staff, episodeId);
+  } catch {
+    const parts = (await readParts(pool(), staff.clinicId, [episodeId])).get(episodeId);
+    if (!parts) throw notFound();
+    return { parts, file: { items: [], exercises: [] } };
+  }
 }

@@ -51,7 +51,7 @@ export async function writeInto<A>(
     if (!head) throw notFound();
     if (await isWritten(db, staff, sent, of)) return null;
     const [loaded] = await loadCases(db, staff.clinicId, staff.zone, [head], at);
-    if (!loaded) throw notFound();
+    if (!loaded) throw unreadable("Nothing was saved.");
     const writing: Writing = { clinicId: staff.clinicId, staffId: staff.staffId, episodeId, at };
     await append({ db, writing, loaded });
     await keepReceipt(db, staff, sent, at);

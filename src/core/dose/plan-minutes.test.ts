@@ -1,5 +1,6 @@
 import { expect, it } from "vitest";
 import { doseMinutes } from "./dose-minutes";
+import { doseStyle } from "./dose-style";
 import { planMinutes } from "./plan-minutes";
 
 const squeeze = { minutes: 3, workSeconds: 60, restSeconds: 120, contacts: 0 };
@@ -20,7 +21,13 @@ it("nothing takes no time", () => {
   expect(planMinutes([])).toEqual({ minutes: 0, workSeconds: 0, restSeconds: 0, contacts: 0 });
 });
 it("a run of minutes takes its minutes, with the rests between", () => {
-  const dose = { sets: 4, minutes: 1.5, restSeconds: 60 } as const;
+  const dose = {
+    ...doseStyle("running").usual,
+    style: "running" as const,
+    sets: 4,
+    minutes: 1.5,
+    restSeconds: 60,
+  };
   expect(doseMinutes({ dose, sides: "both-together" })).toEqual({
     minutes: 9,
     workSeconds: 360,

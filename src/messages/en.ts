@@ -616,7 +616,8 @@ export const en = {
   "measures.lookAgain": "Look again: {names}",
   "measures.minutes": "about {minutes} min to take",
   "measures.battery": "What the next gate needs",
-  "measures.batteryEmpty": "Nothing today: what the gate reads is fresh (a value that failed is taken again after a week), or there is no gate.",
+  "measures.batteryEmpty":
+    "Nothing today: what the gate reads is fresh (a value that failed is taken again after a week), or there is no gate.",
   "measures.takeBattery": "Put these in the grid",
   "measures.takeGate": "All that this gate reads",
   "measures.more": "Another measure",

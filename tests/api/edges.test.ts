@@ -4,7 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { v7 as uuid } from "uuid";
 import { Client, signedIn } from "~tests/harness/client";
 import { startServers, type Servers } from "~tests/harness/servers";
-import { fencer, skater, squeezeSession } from "~tests/harness/story";
+import { circumstances, fencer, skater, squeezeSession } from "~tests/harness/story";
 
 let servers: Servers;
 let url: string;
@@ -23,18 +23,6 @@ afterAll(async () => {
 });
 
 const of = (episode: string, what = "") => `/api/episodes/${episode}${what}`;
-const circumstances = (limits: object[]) => ({
-  id: uuid(),
-  reason: "The surgeon wrote",
-  circumstances: {
-    limits,
-    reachesFloor: true,
-    daysPerWeek: 3,
-    minutesPerDay: 30,
-    kit: [],
-    cannotPositions: [],
-  },
-});
 const limit = (knob: string, hardest: unknown) => ({
   kind: "knob-limit",
   knob,

@@ -5,7 +5,7 @@ import type { CaseloadRow } from "~/contract/clinic";
 import { demoClinic, demoStaffId } from "~demo/clinic";
 import { signedIn, type Client } from "~tests/harness/client";
 import { startServers, type Servers } from "~tests/harness/servers";
-import { fencer, skater } from "~tests/harness/story";
+import { circumstances, fencer, skater } from "~tests/harness/story";
 
 let servers: Servers;
 let clinician: Client;
@@ -22,18 +22,6 @@ afterAll(async () => {
 });
 
 const of = (episode: string, what = "") => `/api/episodes/${episode}${what}`;
-const circumstances = (limits: object[]) => ({
-  id: uuid(),
-  reason: "The surgeon wrote",
-  circumstances: {
-    limits,
-    reachesFloor: true,
-    daysPerWeek: 3,
-    minutesPerDay: 30,
-    kit: [],
-    cannotPositions: [],
-  },
-});
 
 describe("a record that the rules cannot judge", () => {
   const row = async (episode: string): Promise<CaseloadRow> => {

@@ -30,3 +30,17 @@ export function squeezeSession(key: string, over: Partial<SessionBody> = {}, set
     ...over,
   };
 }
+
+/** A signed setting of somebody's week with these limits and nothing else out of the ordinary. */
+export const circumstances = (limits: object[]) => ({
+  id: uuid(),
+  reason: "The surgeon wrote",
+  circumstances: {
+    limits,
+    reachesFloor: true,
+    daysPerWeek: 3,
+    minutesPerDay: 30,
+    kit: [],
+    cannotPositions: [],
+  },
+});

@@ -2,52 +2,11 @@ import { describe, expect, it } from "vitest";
 import { gateExample } from "~/core/calculation/examples";
 import type { Measure, MeasureResult } from "~/core/measure/measure";
 import { normalCdf } from "~/core/measure/normal-cdf";
+import { asked, common, measure, plain, ratio, result } from "~tests/builders/criteria";
 import { evaluateGate } from "./evaluate-gate";
 import type { Criterion, EffortDay, Passing } from "./gate";
 import type { GateInput } from "./gate-input";
-import { gateProblems } from "./gate-problems";
 
-type Side = MeasureResult["side"];
-
-/** A measure with a published standard error of 4 of its value, or with the error that is given. */
-const measure = (code: string, over: Partial<Measure> = {}): Measure => ({
-  ...(gateExample.measures[0] as Measure),
-  code,
-  unit: "N",
-  sides: "each",
-  better: "higher",
-  errors: [{ of: "value", kind: "sem", amount: 4, source: { kind: "common-practice" } }],
-  ...over,
-});
-const plain = { errors: undefined } as unknown as Partial<Measure>;
-const result = (code: string, side: Side, value: number, takenOn = "2026-03-09"): MeasureResult => ({
-  id: `${code} ${side} ${takenOn}`,
-  measure: code,
-  side,
-  value,
-  takenOn,
-  occasion: "since-injury",
-});
-const common = { id: "c", name: "C", required: true, source: { kind: "common-practice" as const } };
-const asked = (kind: "value" | "symmetry" | "of-reference", over: object = {}): Criterion => ({
-  ...common,
-  kind,
-  measure: "a",
-  comparison: ">=",
-  threshold: 90,
-  maxAgeDays: 14,
-  ...over,
-});
-const ratio = (over: object = {}): Criterion => ({
-  ...common,
-  kind: "ratio",
-  measure: "a",
-  over: "b",
-  comparison: ">=",
-  threshold: 0.8,
-  maxAgeDays: 14,
-  ...over,
-});
 const found = (
   criterion: Criterion,
   measures: Measure[],
@@ -296,36 +255,5 @@ describe("an effort within the pain school", () => {
       value: 0,
       takenOn: null,
     });
-  });
-});
-
-describe("what is wrong with a gate", () => {
-  const told = (criterion: Criterion, measures: Measure[]) =>
-    gateProblems(
-      { minimumDaysInStage: 0, minimumDaysSinceOnset: 0, criteria: [criterion] },
-      measures,
-      "/gate",
-    );
-  const twoLegs = measure("a", { sides: "none" });
-  const both = "is a measure of both legs together; this criterion asks about one leg";
-
-  it("is nothing where every measure is given and fits", () => {
-    expect(told(asked("value"), [twoLegs])).toEqual([]);
-    expect(told(asked("of-reference"), [twoLegs])).toEqual([]);
-    expect(told(ratio(), [measure("a"), measure("b")])).toEqual([]);
-    expect(
-      told({ ...common, kind: "within-rule", exercise: "x", effortPercent: 70, closedDays: 2 }, []),
-    ).toEqual([]);
-  });
-  it("is a measure that nobody gave, by its field", () => {
-    expect(told(ratio(), [measure("a")])).toEqual([
-      { path: "/gate/criteria/0/over", problem: "names a measure that is not given" },
-    ]);
-  });
-  it("is a two-leg measure where one leg is asked about", () => {
-    expect(told(asked("symmetry"), [twoLegs])).toEqual([{ path: "/gate/criteria/0/measure", problem: both }]);
-    expect(told(ratio(), [twoLegs, measure("b")])).toEqual([
-      { path: "/gate/criteria/0/measure", problem: both },
-    ]);
   });
 });

@@ -22,7 +22,6 @@ import {
 } from "./session-draft";
 import SessionRail from "./SessionRail";
 import SessionStart from "./SessionStart";
-import Timers from "./Timers";
 import { useSessionDraft } from "./use-session-draft";
 import { useSubmit } from "./use-submit";
 import { island } from "~/islands/frame/island";
@@ -30,6 +29,10 @@ import { island } from "~/islands/frame/island";
 const loadSummary = () => import("./SessionSummary");
 const SessionSummary = later(loadSummary);
 const UnplannedSearch = later(() => import("./UnplannedSearch"));
+const Timers = later(
+  () => import("./Timers"),
+  () => <div className="bg-base-100 border-base-300 rounded-box min-h-64 border" />,
+);
 
 interface Props {
   stair: StairView;

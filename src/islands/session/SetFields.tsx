@@ -4,8 +4,10 @@ import PainPicker from "~/islands/frame/PainPicker";
 import { t } from "~/messages/say";
 import type { MessageKey } from "~/messages/en";
 import FaultChips from "./FaultChips";
-import KnobsUsed from "./KnobsUsed";
+import { later } from "~/islands/frame/later";
 import { countedFields, type SessionDraft, type SessionItem } from "./session-draft";
+
+const KnobsUsed = later(() => import("./KnobsUsed"));
 
 interface Props {
   item: SessionItem;

@@ -65,7 +65,10 @@ export default function ProposalPanel({ stair, item, signable, onSigned, onStale
         {t(`outcome.${proposal.outcome}`)}: {rule}
       </p>
       {proposal.change && (
-        <p className="bg-base-200 mt-1 rounded-md px-2 py-1 text-lg font-semibold" data-testid="change">
+        <p
+          className="bg-base-200 mt-1 flow-root rounded-md px-2 py-1 text-lg font-semibold"
+          data-testid="change"
+        >
           {sayChange(proposal.change, maximumN, variantName)}
         </p>
       )}

@@ -56,7 +56,7 @@ export default tseslint.config(
       "@typescript-eslint/no-unused-vars": ["error", { ignoreRestSiblings: true }],
       eqeqeq: "error",
       "no-console": "error",
-      "max-lines": ["error", { max: 320, skipBlankLines: true, skipComments: true }],
+      "max-lines": ["error", { max: 300 }],
       // A schema and the type made from it share one name.
       "no-redeclare": "off",
       "@typescript-eslint/no-redeclare": "off",
@@ -115,7 +115,7 @@ export default tseslint.config(
   // A test stands beside its module and may look at the whole house.
   { files: ["src/**/*.test.ts"], rules: { "boundaries/dependencies": "off" } },
   {
-    files: ["src/messages/en.ts", "src/catalogue/{exercises,pathways}/*.ts", "tests/reference/gate-table.ts"],
+    files: ["src/catalogue/{exercises,pathways}/*.ts", "tests/reference/gate-table.ts"],
     rules: { "max-lines": "off" },
   },
 );

@@ -198,51 +198,6 @@ describe("two clinicians at once", () => {
   });
 });
 
-describe("what a process keeps of a record", () => {
-  it("is never older than the record: writes in turn at two processes are seen whole at either", async () => {
-    const ids: string[] = [];
-    for (let n = 0; n < 8; n += 1) {
-      const [writer, reader] = n % 2 === 0 ? [one, two] : [two, one];
-      const before = (await reader.get(`/api/episodes/${fencer}`)).body.version;
-      const session = squeezeSession("fencer", { painBefore: n % 3 }, { effort: 5 + (n % 3) });
-      ids.push(session.id);
-      expect((await writer.post(at(fencer, "sessions"), session)).body.stair.version).toBe(before + 1);
-      const file = (await reader.get(at(fencer, "case"))).body;
-      const own = (await writer.get(at(fencer, "case"))).body;
-      expect(own).toEqual({ ...file, asOf: own.asOf });
-      expect(file.sessions.map((s: { id: string }) => s.id)).toEqual(expect.arrayContaining(ids));
-    }
-  });
-
-  it("a write that is refused leaves no trace, there or in what is kept", async () => {
-    const before = (await one.get(at(fencer, "case"))).body;
-    const wrong = squeezeSession("fencer", { supersedes: uuid() });
-    expect((await one.post(at(fencer, "sessions"), wrong)).status).toBe(422);
-    const after = (await one.get(at(fencer, "case"))).body;
-    expect(after).toEqual({ ...before, asOf: after.asOf });
-  });
-
-  it("every kind of write is read again by the process that made it", async () => {
-    const school = { id: uuid(), school: "pain-free", reason: "to be careful" };
-    expect((await one.post(at(fencer, "school"), school)).body.stair.school).toBe("pain-free");
-    const result = {
-      id: uuid(),
-      measure: "squeeze-force",
-      side: "none",
-      trials: [200],
-      occasion: "since-injury",
-    };
-    const visit = { id: uuid(), takenOn: "2026-03-10", results: [result] };
-    const recorded = await one.post(at(fencer, "measures"), visit);
-    expect(recorded.status).toBe(201);
-    const mine = (await one.get(at(fencer, "case"))).body;
-    const theirs = (await two.get(at(fencer, "case"))).body;
-    expect(mine).toEqual({ ...theirs, asOf: mine.asOf });
-    expect(mine.results.map((r: { id: string }) => r.id)).toContain(result.id);
-    expect(mine.schools.at(-1)).toMatchObject({ school: "pain-free" });
-  });
-});
-
 describe("suspects, schools, documents, replay", () => {
   it("a reaction is traced only to what was done that day", async () => {
     const body = { id: uuid(), trainingDate: "2026-03-01", itemId: squeezeOf("fencer"), reason: "because" };

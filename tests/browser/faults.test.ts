@@ -1,32 +1,15 @@
-import type { Browser } from "playwright-core";
 import { v7 as uuid } from "uuid";
-import { afterAll, afterEach, beforeAll, expect, it } from "vitest";
-import { startServers, type Servers } from "~tests/harness/servers";
-import { awake, pick, signIn, startBrowser, visit, visitor, type Visitor } from "~tests/harness/browser";
+import { expect, it } from "vitest";
+import { awake, pick, visit } from "~tests/harness/browser";
 import { fencer } from "~tests/harness/story";
+import { atBrowser } from "~tests/harness/at-browser";
 
-let servers: Servers;
-let browser: Browser;
-let person: Visitor;
-
-beforeAll(async () => {
-  servers = await startServers(1);
-  browser = await startBrowser();
-  person = await visitor(browser, servers.urls[0] as string);
-  await signIn(person.page);
-});
-afterAll(async () => {
-  await browser.close();
-  await servers.stop();
-});
-afterEach(() => {
-  expect(person.complaints.splice(0)).toEqual([]);
-});
+const at = atBrowser();
 
 const session = `/episodes/${fencer}/session`;
 
 it("every beginning of a quick line is answered in words, and the session stays", async () => {
-  const { page } = person;
+  const { page } = at.person;
   await visit(page, session);
   const line = page.getByLabel("Quick line");
   for (const text of [
@@ -49,7 +32,7 @@ it("every beginning of a quick line is answered in words, and the session stays"
 });
 
 it("proposing an intake again after something changed shows the new proposal", async () => {
-  const { page } = person;
+  const { page } = at.person;
   await visit(page, "/intake");
   await page.getByLabel("Given name").fill("Ottar");
   await page.getByLabel("Family name").fill("Testvik");
@@ -76,14 +59,14 @@ it("proposing an intake again after something changed shows the new proposal", a
 });
 
 it("a kept session of another shape is passed over, wherever it lies", async () => {
-  const { page } = person;
+  const { page } = at.person;
   await visit(page, session);
   await page.evaluate(
     (id) => sessionStorage.setItem(`session-${id}`, '{"draft":{"items":7},"savedAt":null}'),
     fencer,
   );
   await page.request.post(`/api/episodes/${fencer}/session-draft`, {
-    headers: { origin: servers.urls[0] as string },
+    headers: { origin: at.url },
     data: { id: uuid(), body: { items: [{ sets: "none" }] } },
   });
   await visit(page, session);
@@ -95,7 +78,7 @@ it("a kept session of another shape is passed over, wherever it lies", async () 
 });
 
 it("a view that cannot be drawn says so, keeps what was typed, and lets one begin anew", async () => {
-  const { page } = person;
+  const { page } = at.person;
   await visit(page, session);
   await pick(page, "Pain before, at the site", 1);
   await page.getByLabel("Minutes in all").fill("25");
@@ -113,7 +96,7 @@ it("a view that cannot be drawn says so, keeps what was typed, and lets one begi
   expect(await page.getByLabel("What stood in its fields").inputValue()).toContain("25");
   expect(await page.getByRole("banner").count()).toBe(1);
   await page.unroute("**/signals");
-  person.complaints.splice(0);
+  at.person.complaints.splice(0);
   await page.getByRole("button", { name: /Begin anew/ }).click();
   await page.waitForURL("**/session?anew=1");
   await awake(page);
@@ -121,7 +104,7 @@ it("a view that cannot be drawn says so, keeps what was typed, and lets one begi
 });
 
 it("an answer that was lost and a second press record a visit once", async () => {
-  const { page } = person;
+  const { page } = at.person;
   await visit(page, `/episodes/${fencer}/measures`);
   const sent: string[] = [];
   let lost = false;
@@ -155,5 +138,5 @@ it("an answer that was lost and a second press record a visit once", async () =>
     return file.results.filter(({ takenOn, value }) => takenOn === "2026-03-10" && value === 205).length;
   }, fencer);
   expect(visits).toBe(1);
-  person.complaints.splice(0);
+  at.person.complaints.splice(0);
 });

@@ -1,17 +1,14 @@
 import { v7 as uuid } from "uuid";
-import type { Browser, Page } from "playwright-core";
-import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { beforeAll, describe, expect, it } from "vitest";
 import { addDays } from "~/core/schedule/local-day";
 import { someIntake } from "~tests/builders/intake";
-import { pick, signIn, startBrowser, visit, visitor, type Visitor } from "~tests/harness/browser";
+import { pick, signIn, visit } from "~tests/harness/browser";
 import { signedIn } from "~tests/harness/client";
 import { recordByLines } from "~tests/harness/session";
-import { startServers, type Servers } from "~tests/harness/servers";
+import { atBrowser } from "~tests/harness/at-browser";
 
-let servers: Servers;
-let browser: Browser;
-let person: Visitor;
-let page: Page;
+const at = atBrowser({ signedIn: false });
+
 let stair: string;
 
 const plan = [
@@ -25,11 +22,7 @@ const atTopAgain = ["side step: 3x12 p1 e6", "bridge: 2x20 p0 e6", "back: 2x15 p
 
 /** A rower with a painful kneecap takes up three exercises, three days a week, on 10 March. */
 beforeAll(async () => {
-  servers = await startServers(1);
-  const url = servers.urls[0] as string;
-  browser = await startBrowser();
-  person = await visitor(browser, url);
-  page = person.page;
+  const url = at.url;
   const client = await signedIn(url);
   const id = uuid();
   const intake = someIntake("kneecap-pain", { irritability: "low", daysPerWeek: 3 });
@@ -39,26 +32,22 @@ beforeAll(async () => {
   expect(signed.status).toBe(201);
   stair = `${url}/episodes/${id}`;
 });
-afterAll(async () => {
-  await browser.close();
-  await servers.stop();
-});
 
 async function arrive(date: string, time: string): Promise<void> {
-  servers.setClock(`${date}T${time}:00Z`);
-  await visit(page, stair);
-  if (!page.url().includes("/sign-in")) return;
-  await signIn(page);
-  await visit(page, stair);
+  at.servers.setClock(`${date}T${time}:00Z`);
+  await visit(at.page, stair);
+  if (!at.page.url().includes("/sign-in")) return;
+  await signIn(at.page);
+  await visit(at.page, stair);
 }
 
 /** What is said of step-up, bridge and back extension, in that order. */
 const outcomes = () =>
-  Promise.all(plan.map(([id]) => page.getByTestId(`item-${id}`).getByTestId("outcome").innerText()));
+  Promise.all(plan.map(([id]) => at.page.getByTestId(`item-${id}`).getByTestId("outcome").innerText()));
 
 /** The whole text of one item, opened where the list folds it. */
 async function item(id: (typeof plan)[number][0]): Promise<string> {
-  const entry = page.getByTestId(`item-${id}`);
+  const entry = at.page.getByTestId(`item-${id}`);
   const folded = entry.locator("[aria-expanded=false]").first();
   if (await folded.count()) await folded.click();
   return entry.innerText();
@@ -67,22 +56,22 @@ async function item(id: (typeof plan)[number][0]): Promise<string> {
 /** A session at ten; what is said of the three right after it. */
 async function train(date: string, before: number, lines: readonly string[]): Promise<string[]> {
   await arrive(date, "09:00");
-  await recordByLines(page, stair, before, lines);
+  await recordByLines(at.page, stair, before, lines);
   return outcomes();
 }
 
 /** The report of that day, given the next morning; what is said then. */
 async function report(date: string, next: number): Promise<string[]> {
   await arrive(addDays(date, 1), "07:00");
-  await pick(page, "Pain on waking", next);
-  await page.getByRole("button", { name: "Record the report" }).click();
-  await page.getByTestId("report").waitFor({ state: "detached" });
+  await pick(at.page, "Pain on waking", next);
+  await at.page.getByRole("button", { name: "Record the report" }).click();
+  await at.page.getByTestId("report").waitFor({ state: "detached" });
   return outcomes();
 }
 
 async function signAll(count: number): Promise<void> {
-  await page.getByRole("button", { name: `Sign all ${count}` }).click();
-  await page.getByText(`${count} proposals signed`).waitFor();
+  await at.page.getByRole("button", { name: `Sign all ${count}` }).click();
+  await at.page.getByText(`${count} proposals signed`).waitFor();
 }
 
 /** Whether an item's good days are named as of these numbers. */
@@ -116,17 +105,17 @@ describe("four weeks of one knee", () => {
     expect(said).toContain("next morning 5, before the session 1: a reaction under ‘monitored’");
     expect(said).toContain("step height: 15 cm → 10 cm");
     expect(said).toContain("made harder within the last two training days");
-    await visit(page, "/");
-    expect(await page.getByRole("link", { name: /Testrup/ }).innerText()).toContain("Flare");
-    await visit(page, stair);
+    await visit(at.page, "/");
+    expect(await at.page.getByRole("link", { name: /Testrup/ }).innerText()).toContain("Flare");
+    await visit(at.page, stair);
     await signAll(2);
     expect(await run("side-step-up")).toBe("0/3");
   });
 
   it("a week away: quiet on the caseload, one notch down on return", async () => {
     await arrive("2026-03-24", "08:30");
-    await visit(page, "/");
-    expect(await page.getByRole("link", { name: /Testrup/ }).innerText()).toContain("Gone quiet");
+    await visit(at.page, "/");
+    expect(await at.page.getByRole("link", { name: /Testrup/ }).innerText()).toContain("Gone quiet");
     await arrive("2026-03-28", "08:30");
     expect(await outcomes()).toEqual(["Ease", "Ease", "Ease"]);
     const said = await item("side-step-up");
@@ -156,13 +145,13 @@ describe("four weeks of one knee", () => {
   });
 
   it("the record tells all of it, and every signed proposal comes out of it again", async () => {
-    await visit(page, `${stair}/record`);
-    expect(await page.locator('[data-kind="session"]').count()).toBe(8);
-    expect(await page.locator('[data-kind="report"]').count()).toBe(8);
-    expect(await page.locator('[data-kind="decision"]').count()).toBe(8);
-    expect(await page.getByTestId("replay").innerText()).toContain(
+    await visit(at.page, `${stair}/record`);
+    expect(await at.page.locator('[data-kind="session"]').count()).toBe(8);
+    expect(await at.page.locator('[data-kind="report"]').count()).toBe(8);
+    expect(await at.page.locator('[data-kind="decision"]').count()).toBe(8);
+    expect(await at.page.getByTestId("replay").innerText()).toContain(
       "8 of 8 signed proposals come out the same",
     );
-    expect(person.complaints).toEqual([]);
+    expect(at.person.complaints).toEqual([]);
   });
 });

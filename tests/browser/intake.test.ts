@@ -1,26 +1,10 @@
-import type { Browser, Page } from "playwright-core";
-import { afterAll, afterEach, beforeAll, expect, it } from "vitest";
+import type { Page } from "playwright-core";
+import { expect, it } from "vitest";
 import { demoClinic } from "~demo/clinic";
-import { startServers, type Servers } from "~tests/harness/servers";
-import { awake, openStair, signIn, startBrowser, visit, visitor, type Visitor } from "~tests/harness/browser";
+import { awake, openStair, visit } from "~tests/harness/browser";
+import { atBrowser } from "~tests/harness/at-browser";
 
-let servers: Servers;
-let browser: Browser;
-let person: Visitor;
-
-beforeAll(async () => {
-  servers = await startServers(1);
-  browser = await startBrowser();
-  person = await visitor(browser, servers.urls[0] as string);
-  await signIn(person.page);
-});
-afterAll(async () => {
-  await browser.close();
-  await servers.stop();
-});
-afterEach(() => {
-  expect(person.complaints.splice(0)).toEqual([]);
-});
+const at = atBrowser();
 
 const open = (page: Page) => visit(page, "/intake");
 const propose = (page: Page) => page.getByRole("button", { name: "Propose stage and plan" }).click();
@@ -48,7 +32,7 @@ async function type(page: Page, ...words: string[]): Promise<void> {
 }
 
 it("a simple case goes in by keyboard alone, in under 200 keys, is resumed elsewhere and signed", async () => {
-  const { page, context } = person;
+  const { page, context } = at.person;
   await open(page);
   let keys = 0;
   await page.exposeFunction("countKey", () => (keys += 1));
@@ -93,7 +77,7 @@ it("a simple case goes in by keyboard alone, in under 200 keys, is resumed elsew
 });
 
 it("an operated knee: faults are said at their field, a red flag ends it, the limit stands in the plan", async () => {
-  const { page } = person;
+  const { page } = at.person;
   await open(page);
   await page.getByLabel("Given name").fill("Aldous");
   await page.getByLabel("Family name").fill("Testmere");
@@ -114,7 +98,7 @@ it("an operated knee: faults are said at their field, a red flag ends it, the li
   await propose(page);
   await page.getByRole("alert").waitFor();
   expect((await fault(page, "Injured side")).invalid).toBe("true");
-  person.complaints.splice(0);
+  at.person.complaints.splice(0);
 
   await page.getByLabel("Injured side").selectOption("right");
   await propose(page);
@@ -137,13 +121,13 @@ it("an operated knee: faults are said at their field, a red flag ends it, the li
   await page.getByLabel("Calf hot, swollen, tender").uncheck();
   await propose(page);
   await page.getByTestId("placing").waitFor();
-  person.complaints.splice(0);
+  at.person.complaints.splice(0);
   await sign(page);
   expect(await page.locator("main").innerText()).toContain("knee bend to 90°");
 });
 
 it("another problem of somebody known asks for no name and stands under theirs", async () => {
-  const { page } = person;
+  const { page } = at.person;
   await openStair(page, "Holloway");
   const name = await page.locator("h1").innerText();
   await page.getByRole("link", { name: /Another problem/ }).click();

@@ -1,41 +1,16 @@
-import type { Browser, Page } from "playwright-core";
-import { afterAll, afterEach, beforeAll, expect, it } from "vitest";
-import { startServers, type Servers } from "~tests/harness/servers";
-import {
-  awake,
-  openStair,
-  phone,
-  signIn,
-  startBrowser,
-  visit,
-  visitor,
-  type Visitor,
-} from "~tests/harness/browser";
+import type { Page } from "playwright-core";
+import { expect, it } from "vitest";
+import { awake, openStair, phone, signIn, visit } from "~tests/harness/browser";
+import { atBrowser } from "~tests/harness/at-browser";
 
-let servers: Servers;
-let browser: Browser;
-let person: Visitor;
-
-beforeAll(async () => {
-  servers = await startServers(1);
-  browser = await startBrowser();
-  person = await visitor(browser, servers.urls[0] as string);
-  await signIn(person.page);
-});
-afterAll(async () => {
-  await browser.close();
-  await servers.stop();
-});
-afterEach(() => {
-  expect(person.complaints.splice(0)).toEqual([]);
-});
+const at = atBrowser();
 
 const figure = (page: Page) => page.getByTestId("figure").first();
 const outline = (page: Page, part: string) =>
   figure(page).locator(`g[data-part="${part}"] path`).first().getAttribute("d");
 
 it("by keyboard alone: l, a word, down, Enter: an exercise in four strokes and a word", async () => {
-  const { page } = person;
+  const { page } = at.person;
   await visit(page, "/");
   await page.keyboard.press("l");
   await page.waitForURL("**/library");
@@ -57,25 +32,25 @@ it("by keyboard alone: l, a word, down, Enter: an exercise in four strokes and a
 });
 
 it("arrows move among the cards by rows and columns, and back to the search", async () => {
-  const { page } = person;
+  const { page } = at.person;
   await visit(page, "/library");
-  const at = () => page.evaluate(() => document.activeElement?.getAttribute("data-testid"));
+  const focused = () => page.evaluate(() => document.activeElement?.getAttribute("data-testid"));
   await page.keyboard.press("/");
   await page.keyboard.press("ArrowDown");
-  const first = await at();
+  const first = await focused();
   await page.keyboard.press("ArrowRight");
-  const second = await at();
+  const second = await focused();
   await page.keyboard.press("ArrowDown");
-  const below = await at();
+  const below = await focused();
   expect(new Set([first, second, below]).size).toBe(3);
   await page.keyboard.press("ArrowUp");
-  expect(await at()).toBe(second);
+  expect(await focused()).toBe(second);
   await page.keyboard.press("ArrowUp");
   expect(await page.evaluate(() => document.activeElement?.tagName)).toBe("INPUT");
 });
 
 it("filters narrow, stand in the address, and come back with it", async () => {
-  const { page } = person;
+  const { page } = at.person;
   await visit(page, "/library");
   await page.getByRole("combobox", { name: "Lane", exact: true }).selectOption("adductors");
   await page.getByRole("combobox", { name: "Position", exact: true }).selectOption("side-lying");
@@ -92,7 +67,7 @@ it("filters narrow, stand in the address, and come back with it", async () => {
 });
 
 it("an address that asks what does not exist shows the whole library", async () => {
-  const { page } = person;
+  const { page } = at.person;
   await visit(page, "/library?lane=tail");
   expect(new URL(page.url()).search).toBe("");
   await page
@@ -102,7 +77,7 @@ it("an address that asks what does not exist shows the whole library", async () 
 });
 
 it("ordered by activity: mean, deviation, the 40 % line, and what the study left out", async () => {
-  const { page } = person;
+  const { page } = at.person;
   await visit(page, "/library?activity=gluteus-medius");
   const first = page.getByTestId("cards").getByRole("link").first();
   expect(await first.innerText()).toMatch(
@@ -112,7 +87,7 @@ it("ordered by activity: mean, deviation, the 40 % line, and what the study left
 });
 
 it("a knob turned changes the figure, the minutes and, where it is another variant, the place on the run", async () => {
-  const { page } = person;
+  const { page } = at.person;
   await page.emulateMedia({ reducedMotion: "reduce" });
   await visit(page, "/library/single-leg-squat");
   expect(await figure(page).locator("svg.figure").count()).toBe(2);
@@ -131,7 +106,7 @@ it("a knob turned changes the figure, the minutes and, where it is another varia
 });
 
 it("a height nobody has is refused in words; a position a body cannot take is not drawn", async () => {
-  const { page } = person;
+  const { page } = at.person;
   const drawn = await outline(page, "trunk");
   await page.getByLabel("Height, cm").fill("260");
   await page.getByRole("alert").getByText("from 100 to 240 cm").waitFor();
@@ -149,11 +124,11 @@ it("a height nobody has is refused in words; a position a body cannot take is no
 });
 
 it("moves at its tempo where motion is welcome, stops when told, and stands still on paper", async () => {
-  const { page } = person;
+  const { page } = at.person;
   await page.emulateMedia({ reducedMotion: "no-preference" });
   await visit(page, "/library/bridge");
-  const at = await outline(page, "trunk");
-  await expect.poll(() => outline(page, "trunk"), { timeout: 5000 }).not.toBe(at);
+  const shape = await outline(page, "trunk");
+  await expect.poll(() => outline(page, "trunk"), { timeout: 5000 }).not.toBe(shape);
   await page.getByRole("button", { name: "Stop the figure" }).click();
   expect(await figure(page).locator("svg.figure").count()).toBe(2);
   await page.getByRole("button", { name: "Move the figure" }).click();
@@ -163,7 +138,7 @@ it("moves at its tempo where motion is welcome, stops when told, and stands stil
 });
 
 it("two variants stand side by side with where they differ", async () => {
-  const { page } = person;
+  const { page } = at.person;
   await visit(page, "/library/two-leg-squat?variant=squat-free");
   await page.getByRole("combobox", { name: "Compare with", exact: true }).selectOption("touch-down");
   const table = page.getByRole("table", { name: "Side by side" });
@@ -173,7 +148,7 @@ it("two variants stand side by side with where they differ", async () => {
 });
 
 it("from a patient's lane: filtered to the patient, with what was left out and why, and into the plan", async () => {
-  const { page } = person;
+  const { page } = at.person;
   await openStair(page, "Stanhope");
   await page.getByTestId("lanes").getByRole("link", { name: "Balance" }).click();
   await page.waitForURL("**/library?lane=balance");
@@ -195,7 +170,7 @@ it("from a patient's lane: filtered to the patient, with what was left out and w
 });
 
 it("the clinic's own exercise: faults stand at their field; it borrows a figure and is found", async () => {
-  const { page } = person;
+  const { page } = at.person;
   await visit(page, "/library/new?from=clam");
   await page.getByRole("button", { name: "Save" }).click();
   const name = page.getByRole("textbox", { name: /^Name/ }).first();
@@ -226,8 +201,8 @@ it("the clinic's own exercise: faults stand at their field; it borrows a figure 
 });
 
 it("by touch on a phone: filters open, a card opens, a knob turns", async () => {
-  const context = await browser.newContext({
-    baseURL: servers.urls[0] as string,
+  const context = await at.browser.newContext({
+    baseURL: at.url,
     viewport: phone,
     hasTouch: true,
     isMobile: true,

@@ -1,27 +1,10 @@
-import type { Browser } from "playwright-core";
-import { afterAll, afterEach, beforeAll, describe, expect, it } from "vitest";
-import { startServers, type Servers } from "~tests/harness/servers";
-import { openStair, signIn, startBrowser, visit, visitor, type Visitor } from "~tests/harness/browser";
+import { describe, expect, it } from "vitest";
+import { openStair, visit } from "~tests/harness/browser";
+import { atBrowser } from "~tests/harness/at-browser";
 
-let servers: Servers;
-let browser: Browser;
-let person: Visitor;
+const at = atBrowser();
 
-beforeAll(async () => {
-  servers = await startServers(1);
-  browser = await startBrowser();
-  person = await visitor(browser, servers.urls[0] as string);
-  await signIn(person.page);
-});
-afterAll(async () => {
-  await browser.close();
-  await servers.stop();
-});
-afterEach(() => {
-  expect(person.complaints.splice(0)).toEqual([]);
-});
-
-const reading = (code: string) => person.page.getByTestId(`reading-${code}`).innerText();
+const reading = (code: string) => at.person.page.getByTestId(`reading-${code}`).innerText();
 
 describe("a visit by keyboard", () => {
   const chosen = [
@@ -38,7 +21,7 @@ describe("a visit by keyboard", () => {
   ];
 
   it("m opens it; ten measures, both sides, three trials each, go in with Tab alone: 60 numbers", async () => {
-    const { page } = person;
+    const { page } = at.person;
     await openStair(page, "Falkenrath");
     await page.keyboard.press("m");
     await page.waitForURL("**/measures");
@@ -82,7 +65,7 @@ describe("a visit by keyboard", () => {
   });
 
   it("Enter goes down the column, a copied column pastes, and what is impossible says so in its cell", async () => {
-    const { page } = person;
+    const { page } = at.person;
     const first = page.getByLabel("Hip adduction, isometric, left, trial 1");
     await first.focus();
     await page.keyboard.press("Enter");
@@ -106,7 +89,7 @@ describe("a visit by keyboard", () => {
   });
 
   it("what is typed survives leaving the page; then it is recorded", async () => {
-    const { page } = person;
+    const { page } = at.person;
     await page.reload({ waitUntil: "networkidle" });
     expect(await page.getByLabel("Hip adduction, isometric, left, trial 1").inputValue()).toBe("210,5");
     await page.getByRole("button", { name: "Record the visit" }).press("Enter");
@@ -117,7 +100,7 @@ describe("a visit by keyboard", () => {
   });
 
   it("over time: chart by keyboard, table, and the file of it", async () => {
-    const { page } = person;
+    const { page } = at.person;
     await page.getByPlaceholder("Name").fill("Hip adduction, isometric");
     await page.getByRole("button", { name: "Hip adduction, isometric", exact: true }).click();
     await page
@@ -142,7 +125,7 @@ describe("a visit by keyboard", () => {
   });
 
   it("where it hurts is drawn, by keyboard too", async () => {
-    const { page } = person;
+    const { page } = at.person;
     await page.getByPlaceholder("Name").fill("Where it hurts");
     await page.getByRole("button", { name: "Where it hurts, drawn", exact: true }).click();
     await page.getByRole("checkbox", { name: "groin, left, front" }).press(" ");
@@ -152,7 +135,7 @@ describe("a visit by keyboard", () => {
 
 describe("a gate", () => {
   it("is read with values, errors, dates and what is missing; past it only with a reason, shown for ever", async () => {
-    const { page } = person;
+    const { page } = at.person;
     await openStair(page, "Stanhope");
     await page.keyboard.press("g");
     await page.waitForURL("**/gate");
@@ -175,7 +158,7 @@ describe("a gate", () => {
   });
 
   it("prints on one page, without buttons, with a line to sign on", async () => {
-    const { page } = person;
+    const { page } = at.person;
     await page.emulateMedia({ media: "print" });
     expect(await page.getByRole("button", { name: "Print" }).isVisible()).toBe(false);
     expect(await page.getByText("Name, date, signature").isVisible()).toBe(true);
@@ -185,7 +168,7 @@ describe("a gate", () => {
   });
 
   it("open ones are signed", async () => {
-    const { page } = person;
+    const { page } = at.person;
     await openStair(page, "Falkenrath");
     await visit(page, `${page.url()}/gate`);
     const open = await page.getByTestId("gate-outcome").innerText();

@@ -1,28 +1,11 @@
-import type { Browser } from "playwright-core";
-import { afterAll, afterEach, beforeAll, expect, it } from "vitest";
-import { startServers, type Servers } from "~tests/harness/servers";
-import { openStair, signIn, startBrowser, visitor, type Visitor } from "~tests/harness/browser";
+import { expect, it } from "vitest";
+import { openStair } from "~tests/harness/browser";
+import { atBrowser } from "~tests/harness/at-browser";
 
-let servers: Servers;
-let browser: Browser;
-let person: Visitor;
-
-beforeAll(async () => {
-  servers = await startServers(1);
-  browser = await startBrowser();
-  person = await visitor(browser, servers.urls[0] as string);
-  await signIn(person.page);
-});
-afterAll(async () => {
-  await browser.close();
-  await servers.stop();
-});
-afterEach(() => {
-  expect(person.complaints.splice(0)).toEqual([]);
-});
+const at = atBrowser();
 
 it("p opens the plan: dose, minutes, and the knob that is next, both ways", async () => {
-  const { page } = person;
+  const { page } = at.person;
   await openStair(page, "Stanhope");
   await page.keyboard.press("p");
   await page.waitForURL("**/plan");
@@ -35,7 +18,7 @@ it("p opens the plan: dose, minutes, and the knob that is next, both ways", asyn
 });
 
 it("a lane nobody fills leads to what would fill it; one key and a word find it; it joins the plan", async () => {
-  const { page } = person;
+  const { page } = at.person;
   await page.getByTestId("empty-lanes").getByRole("button", { name: "Balance" }).click();
   await page.getByTestId("hits").getByText("Single-leg stance").waitFor();
   expect(await page.getByTestId("hits").getByText("Bridge").count()).toBe(0);
@@ -52,7 +35,7 @@ it("a lane nobody fills leads to what would fill it; one key and a word find it;
 });
 
 it("an item leaves with its reason", async () => {
-  const { page } = person;
+  const { page } = at.person;
   await page.getByRole("button", { name: "Take out: Single-leg stance" }).click();
   await page.getByRole("button", { name: "Sign and take out" }).click();
   expect(await page.getByRole("textbox", { name: /Why/ }).getAttribute("aria-invalid")).toBe("true");
@@ -62,13 +45,13 @@ it("an item leaves with its reason", async () => {
 });
 
 it("what fits nothing says so", async () => {
-  const { page } = person;
+  const { page } = at.person;
   await page.getByRole("searchbox").fill("zzzz");
   await page.getByText("Nothing fits. Take a filter away.").waitFor();
 });
 
 it("a new limit of the surgeon names the items it rules out, with its words, and is there to be changed again", async () => {
-  const { page } = person;
+  const { page } = at.person;
   const box = page.getByTestId("circumstances");
   await box.getByText("Days, minutes, kit or limits have changed").click();
   await box.getByLabel("Kit").selectOption("gym");

@@ -1,42 +1,17 @@
 import { engineVersion } from "~/core/decision/decide";
-import type { Browser } from "playwright-core";
 import { demoPeople } from "~demo/people";
-import { afterAll, afterEach, beforeAll, describe, expect, it } from "vitest";
-import { startServers, type Servers } from "~tests/harness/servers";
-import {
-  awake,
-  openStair,
-  pick,
-  signIn,
-  startBrowser,
-  visit,
-  visitor,
-  type Visitor,
-} from "~tests/harness/browser";
+import { describe, expect, it } from "vitest";
+import { awake, openStair, pick, signIn, visit } from "~tests/harness/browser";
+import { atBrowser } from "~tests/harness/at-browser";
 
-let servers: Servers;
-let browser: Browser;
-let person: Visitor;
+const at = atBrowser({ signedIn: false });
 
-beforeAll(async () => {
-  servers = await startServers(1);
-  browser = await startBrowser();
-  person = await visitor(browser, servers.urls[0] as string);
-});
-afterAll(async () => {
-  await browser.close();
-  await servers.stop();
-});
-afterEach(() => {
-  expect(person.complaints.splice(0)).toEqual([]);
-});
-
-const outcome = () => person.page.getByTestId("item-ball-squeeze").getByTestId("outcome").innerText();
-const text = (testId: string) => person.page.getByTestId(testId).innerText();
+const outcome = () => at.person.page.getByTestId("item-ball-squeeze").getByTestId("outcome").innerText();
+const text = (testId: string) => at.person.page.getByTestId(testId).innerText();
 
 /** Records the squeezes of the story through the form. */
 async function recordSqueezes(painBefore: number, painDuring: number): Promise<void> {
-  const { page } = person;
+  const { page } = at.person;
   await page.getByRole("link", { name: "Record a session" }).click();
   await page.waitForURL("**/session");
   await awake(page);
@@ -55,7 +30,7 @@ async function recordSqueezes(painBefore: number, painDuring: number): Promise<v
 
 describe("one groin strain climbs one step", () => {
   it("sign in, caseload, stair: day 16, isometric, monitored with its reason, 90–126 N", async () => {
-    const { page } = person;
+    const { page } = at.person;
     await signIn(page);
     expect(await page.getByTestId("caseload").locator("li").count()).toBe(demoPeople.length);
     await openStair(page, "Darrow");
@@ -76,8 +51,8 @@ describe("one groin strain climbs one step", () => {
   });
 
   it("next morning: the session at the desk has ended; signs in again, reports pain 1: step up", async () => {
-    const { page } = person;
-    servers.setClock("2026-03-11T07:00:00Z");
+    const { page } = at.person;
+    at.servers.setClock("2026-03-11T07:00:00Z");
     await page.goto("/");
     await page.waitForURL("**/sign-in");
     await signIn(page);
@@ -97,8 +72,8 @@ describe("one groin strain climbs one step", () => {
   });
 
   it("two tabs: the first signs, the second is told and sees what stands now", async () => {
-    const { page } = person;
-    const second = await person.context.newPage();
+    const { page } = at.person;
+    const second = await at.person.context.newPage();
     await visit(second, page.url());
     await page.getByRole("button", { name: "Sign", exact: true }).click();
     await page.getByTestId("last-decision").waitFor();
@@ -109,11 +84,11 @@ describe("one groin strain climbs one step", () => {
     await second.getByTestId("last-decision").waitFor();
     expect(await second.getByTestId("items").innerText()).toContain("70–85 %");
     await second.close();
-    expect(person.complaints.splice(0).every((complaint) => complaint.includes("409"))).toBe(true);
+    expect(at.person.complaints.splice(0).every((complaint) => complaint.includes("409"))).toBe(true);
   });
 
   it("the record shows the proposal, its evidence, who signed and when", async () => {
-    const { page } = person;
+    const { page } = at.person;
     await page.getByRole("link", { name: "Record", exact: true }).click();
     await page.waitForURL("**/record");
     const entry = await page.locator('[data-kind="decision"]').first().innerText();
@@ -130,7 +105,7 @@ describe("one groin strain climbs one step", () => {
 
 describe("the second patient, pain-free school", () => {
   it("pain 3 during eases to 54–72 N; monitored, previewed on the same record, holds", async () => {
-    const { page } = person;
+    const { page } = at.person;
     await openStair(page, "Achterberg");
     await recordSqueezes(0, 3);
     expect(await outcome()).toBe("Ease");
@@ -144,7 +119,7 @@ describe("the second patient, pain-free school", () => {
   });
 
   it("refusing asks for a reason first", async () => {
-    const { page } = person;
+    const { page } = at.person;
     await page.getByRole("button", { name: "Refuse" }).click();
     await page.getByRole("button", { name: "Sign the refusal" }).click();
     expect(await page.getByRole("textbox", { name: /Reason/ }).getAttribute("aria-invalid")).toBe("true");

@@ -1,25 +1,11 @@
 import axe from "axe-core";
-import type { Browser, Page } from "playwright-core";
-import { afterAll, afterEach, beforeAll, describe, expect, it } from "vitest";
-import { endProcess } from "../../tools/machine/processes.mjs";
-import { startServers, type Servers } from "~tests/harness/servers";
-import {
-  awake,
-  nextFrames,
-  openStair,
-  phone,
-  pick,
-  signIn,
-  startBrowser,
-  tablet,
-  type Visitor,
-  visit,
-  visitor,
-} from "~tests/harness/browser";
+import type { Page } from "playwright-core";
+import { beforeAll, describe, expect, it } from "vitest";
+import { awake, nextFrames, openStair, phone, tablet, visit } from "~tests/harness/browser";
+import { atBrowser } from "~tests/harness/at-browser";
 
-let servers: Servers;
-let browser: Browser;
-let person: Visitor;
+const at = atBrowser();
+
 /** Paths of some people's stairs. */
 const stairs: Record<string, string> = {};
 
@@ -27,21 +13,10 @@ const stairs: Record<string, string> = {};
 const goTo = (page: Page, name: string, view = "") => visit(page, `${stairs[name]}${view}`);
 
 beforeAll(async () => {
-  servers = await startServers(1);
-  browser = await startBrowser();
-  person = await visitor(browser, servers.urls[0] as string);
-  await signIn(person.page);
   for (const name of ["Holloway", "Quenneville", "Brightwater", "Stanhope"]) {
     stairs[name] =
-      (await person.page.getByRole("link", { name: new RegExp(name) }).getAttribute("href")) ?? "";
+      (await at.person.page.getByRole("link", { name: new RegExp(name) }).getAttribute("href")) ?? "";
   }
-});
-afterAll(async () => {
-  await browser.close();
-  await servers.stop();
-});
-afterEach(() => {
-  expect(person.complaints.splice(0)).toEqual([]);
 });
 
 /** Every main view, by the way a person reaches it. */
@@ -117,9 +92,9 @@ const views: Record<string, (page: Page) => Promise<unknown>> = {
 
 describe.each(Object.entries(views))("%s", (name, open) => {
   it("meets WCAG 2.1 A and AA in both themes and fits a phone", async () => {
-    const { page } = person;
+    const { page } = at.person;
     await open(page);
-    if (name === "nothing here") person.complaints.splice(0);
+    if (name === "nothing here") at.person.complaints.splice(0);
     await page.evaluate(`(() => { ${axe.source} })()`);
     // Only colours differ from theme to theme.
     const rules = {
@@ -161,7 +136,7 @@ describe.each(Object.entries(views))("%s", (name, open) => {
 });
 
 it("with all text hidden, the stairs of three people differ visibly: place, gate, marks", async () => {
-  const { page } = person;
+  const { page } = at.person;
   const drawings: Record<string, Buffer> = {};
   for (const name of ["Darrow", "Holloway", "Falkenrath"]) {
     await openStair(page, name);
@@ -176,7 +151,7 @@ it("with all text hidden, the stairs of three people differ visibly: place, gate
     });
     drawings[name] = Buffer.from(marks);
   }
-  person.complaints.splice(0);
+  at.person.complaints.splice(0);
   const [a, b, c] = Object.values(drawings).map(String);
   expect(new Set([a, b, c]).size).toBe(3);
   const bars = (drawing = "") => ({
@@ -190,7 +165,7 @@ it("with all text hidden, the stairs of three people differ visibly: place, gate
 
 describe("by keyboard alone", () => {
   it("moves through the caseload and opens the next person", async () => {
-    const { page } = person;
+    const { page } = at.person;
     await visit(page, "/");
     const links = page.getByTestId("caseload").getByRole("link");
     await links.first().focus();
@@ -209,7 +184,7 @@ describe("by keyboard alone", () => {
   });
 
   it("the drawing is the navigation: a stage and a lane's mark open by Enter", async () => {
-    const { page } = person;
+    const { page } = at.person;
     await openStair(page, "Holloway");
     await page.getByRole("button", { name: "1 Protect" }).focus();
     await page.keyboard.press("Enter");
@@ -222,7 +197,7 @@ describe("by keyboard alone", () => {
   });
 
   it("a session is recorded with Tab, arrows, typing and Enter", async () => {
-    const { page } = person;
+    const { page } = at.person;
     await openStair(page, "Darrow");
     await page.keyboard.press("s");
     await page.waitForURL("**/session");
@@ -244,83 +219,5 @@ describe("by keyboard alone", () => {
     const last = await page.locator('[data-kind="session"]').first().innerText();
     expect(last).toContain("Pain before 1.");
     expect(last).toContain("5 × 10 s at 112 N; pain 0, effort 6");
-  });
-});
-
-describe("when things go wrong", () => {
-  it("pain and effort are asked, never guessed", async () => {
-    const { page } = person;
-    await openStair(page, "Achterberg");
-    await visit(page, `${page.url()}/session`);
-    await page.getByRole("button", { name: "Record the session" }).click();
-    const alert = page.getByRole("alert");
-    await alert.waitFor();
-    expect(await alert.innerText()).toContain("Record at least one exercise: its worst pain and its effort.");
-    await pick(page, "Effort", 5);
-    await page.getByRole("button", { name: "Record the session" }).click();
-    await page.getByText("Something is missing").waitFor();
-    expect(await alert.innerText()).toContain("Pain before, at the site Ask for the pain before");
-    expect(await alert.innerText()).toContain("Ball squeeze worst pain missing");
-  });
-
-  it("a lost connection loses nothing: the entries stay, over a reload too, and go by themselves, once", async () => {
-    const { page, context } = person;
-    await pick(page, "Pain before, at the site", 2);
-    await page.getByLabel("Force").fill("95");
-    await pick(page, "Worst pain during", 1);
-    await pick(page, "Effort", 5);
-    await page.reload({ waitUntil: "networkidle" });
-    await page.getByTestId("resumed").waitFor();
-    expect(await page.getByLabel("Force").inputValue()).toBe("95");
-    await context.setOffline(true);
-    await page.getByRole("button", { name: "Record the session" }).click();
-    await page.getByRole("alert").waitFor();
-    await page.getByText("Not sent yet: no connection").waitFor();
-    expect(await page.getByLabel("Force").inputValue()).toBe("95");
-    await context.setOffline(false);
-    await page.getByTestId("session-summary").waitFor();
-    person.complaints.splice(0);
-    await visit(page, page.url().replace("/session", "/record"));
-    expect(await page.locator('[data-kind="session"]').count()).toBe(2);
-  });
-
-  it("what the server refuses stands at its field, and nothing is lost", async () => {
-    const { page } = person;
-    await openStair(page, "Achterberg");
-    await visit(page, `${page.url()}/session`);
-    await pick(page, "Pain before, at the site", 0);
-    await page.getByLabel("Force").fill("5000");
-    await pick(page, "Worst pain during", 0);
-    await pick(page, "Effort", 5);
-    await page.getByRole("button", { name: "Record the session" }).click();
-    await page.getByRole("alert").waitFor();
-    expect(await page.getByRole("alert").innerText()).toMatch(
-      /Ball squeeze, Set 1, forceN must be less than 5000/,
-    );
-    expect(await page.getByLabel("Force").inputValue()).toBe("5000");
-    expect(person.complaints.splice(0).every((complaint) => complaint.includes("422"))).toBe(true);
-    await page.evaluate(() => sessionStorage.clear());
-  });
-
-  it("the database away: a page that says so, and that finds back by itself", async () => {
-    const { page } = person;
-    const pid = servers.database.pid() as number;
-    await endProcess(pid);
-    await page.goto("/");
-    expect(await page.getByTestId("database-down").isVisible()).toBe(true);
-    await servers.database.restart();
-    await page.getByTestId("caseload").waitFor({ timeout: 20_000 });
-    expect(person.complaints.splice(0).every((complaint) => complaint.includes("503"))).toBe(true);
-  });
-
-  it("a wrong password says so and keeps the address", async () => {
-    const stranger = await visitor(browser, servers.urls[0] as string);
-    await visit(stranger.page, "/sign-in");
-    await stranger.page.getByLabel("E-mail address").fill("nobody@tarnstreet.example");
-    await stranger.page.getByLabel("Password").fill("wrong");
-    await stranger.page.keyboard.press("Enter");
-    expect(await stranger.page.getByRole("alert").innerText()).toContain("Address or password is wrong.");
-    expect(await stranger.page.getByLabel("E-mail address").inputValue()).toBe("nobody@tarnstreet.example");
-    await stranger.context.close();
   });
 });

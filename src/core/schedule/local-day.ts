@@ -1,8 +1,6 @@
 const dayMs = 86_400_000;
-const formats = new Map<string, Intl.DateTimeFormat>();
-/** Dates already told; calendar formatting is slow, and a record asks for the same instants over and over. */
-const told = new Map<string, string>();
-const toldAtMost = 20_000;
+/** A calendar of each zone, as costly to make as a compiled expression; what it told is not kept. */
+const calendars = new Map<string, Intl.DateTimeFormat>();
 
 /**
  * The local calendar date of an instant in an IANA time zone.
@@ -12,23 +10,7 @@ const toldAtMost = 20_000;
  * @example localDay("2026-03-28T23:30:00Z", "Europe/Vienna") // "2026-03-29"
  */
 export function localDay(instant: string, zone: string): string {
-  const key = `${zone} ${instant}`;
-  const known = told.get(key);
-  if (known !== undefined) return known;
-  let format = formats.get(zone);
-  if (!format) {
-    format = new Intl.DateTimeFormat("en-CA", {
-      timeZone: zone,
-      year: "numeric",
-      month: "2-digit",
-      day: "2-digit",
-    });
-    formats.set(zone, format);
-  }
-  const date = format.format(new Date(instant));
-  if (told.size >= toldAtMost) told.clear();
-  told.set(key, date);
-  return date;
+  return calendarOf(zone).format(new Date(instant));
 }
 
 /**
@@ -48,4 +30,13 @@ export function elapsedDays(from: string, to: string): number {
 /** A local date moved by whole days. */
 export function addDays(date: string, days: number): string {
   return new Date(Date.parse(`${date}T00:00:00Z`) + days * dayMs).toISOString().slice(0, 10);
+}
+
+function calendarOf(zone: string): Intl.DateTimeFormat {
+  const known = calendars.get(zone);
+  if (known) return known;
+  const parts = { year: "numeric", month: "2-digit", day: "2-digit" } as const;
+  const calendar = new Intl.DateTimeFormat("en-CA", { timeZone: zone, ...parts });
+  calendars.set(zone, calendar);
+  return calendar;
 }

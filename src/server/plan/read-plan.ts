@@ -1,5 +1,5 @@
 import type { SignedChange } from "~/core/decision/record/decide-input";
-import { nextHarder } from "~/core/decision/rules/next-harder";
+import { nextHarder } from "~/core/decision/record/next-harder";
 import { doseMinutes } from "~/core/dose/dose-minutes";
 import { planMinutes } from "~/core/dose/plan-minutes";
 import type { NextStep, PlanItem, PlanView } from "~/contract/plan";

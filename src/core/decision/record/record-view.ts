@@ -1,18 +1,24 @@
+import type { Harder } from "~/core/progression/harder";
 import type { DayJudgement } from "~/core/response/judge-day";
 import { localDay } from "~/core/schedule/local-day";
 import type { DecideInput, SignedChange } from "./decide-input";
 import { judgedDays } from "./judged-days";
+import { nextHarder } from "./next-harder";
 
 /** The record of one item as the rules read it: judged days, oldest first, and what has been signed. */
 export interface RecordView {
   /** What is known of the item at its `now`: nothing that happened or was signed later stands in it. */
   readonly input: DecideInput;
   readonly today: string;
+  /** Local date on which the present prescription began to hold. */
+  readonly prescribedOn: string;
   /** All judged training days up to now. */
   readonly allDays: readonly DayJudgement[];
   /** Days worked at the present prescription. */
   readonly days: readonly DayJudgement[];
   readonly lastChange: SignedChange | undefined;
+  /** What would be turned next, or what stands in its way. */
+  readonly next: Harder;
 }
 
 /**
@@ -26,12 +32,15 @@ export function viewRecord(
 ): RecordView {
   const known = knownAt(input);
   const allDays = inOrder(judged, (day) => day.lastSessionAt, input.now);
+  const today = localDay(input.now, input.zone);
   return {
     input: known,
-    today: localDay(input.now, input.zone),
+    today,
+    prescribedOn: localDay(input.prescribedAt, input.zone),
     allDays,
     days: allDays.filter((day) => after(day.lastSessionAt, input.prescribedAt)),
     lastChange: known.changes.at(-1),
+    next: nextHarder(known, today),
   };
 }
 

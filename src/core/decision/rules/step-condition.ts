@@ -8,8 +8,7 @@ import { adherenceNeeded } from "~/core/response/lane-adherence";
 import { evidence, type Evidence } from "~/core/decision/record/evidence";
 import { after, type RecordView } from "~/core/decision/record/record-view";
 import { daysAway } from "./ease-cause";
-import { neededRun } from "./knob-history";
-import { nextHarder } from "./next-harder";
+import { neededRun } from "~/core/decision/record/knob-history";
 import { dayConditions } from "./qualifying-day";
 import { qualifyingRun } from "./qualifying-run";
 
@@ -98,9 +97,8 @@ export const stepConditions: readonly StepCondition[] = [
 ];
 
 /** Qualifying days in a row that this item needs for its next step. */
-export function neededDays(view: RecordView): number {
-  const next = nextHarder(view.input, view.today);
-  return next.found === "change" ? neededRun(view.input.changes, next.change.knob) : neededRun([], "");
+export function neededDays({ input, next }: RecordView): number {
+  return next.found === "change" ? neededRun(input.changes, next.change.knob) : neededRun([], "");
 }
 
 function run(view: RecordView): Unmet[] {
@@ -156,18 +154,21 @@ function recent(view: RecordView): Unmet[] {
 function settling(view: RecordView): Unmet[] {
   const { settlingTrainingDays } = policy(view);
   const settlingDays = settlingDaysOf(view.input.prescription.dose);
-  const changedOn = localDay(view.input.prescribedAt, view.input.zone);
-  const daysLeft = settlingDays - daysBetween(changedOn, view.today);
+  const daysLeft = settlingDays - daysBetween(view.prescribedOn, view.today);
   const sessionsLeft = settlingTrainingDays - view.days.length;
-  const until = addDays(changedOn, settlingDays);
-  return [
-    ...when(daysLeft > 0, evidence("settling", { daysLeft, settlingDays, until }), daysLeft),
-    ...when(
-      sessionsLeft > 0,
-      evidence("settling-days", { sessionsLeft }),
-      sessionsLeft * usualDaysBetweenSessions,
-    ),
-  ];
+  const reasons: Unmet[] = [];
+  if (daysLeft > 0) {
+    const until = addDays(view.prescribedOn, settlingDays);
+    reasons.push({
+      evidence: evidence("settling", { daysLeft, settlingDays, until }),
+      nearestDays: daysLeft,
+    });
+  }
+  if (sessionsLeft > 0) {
+    const nearestDays = sessionsLeft * usualDaysBetweenSessions;
+    reasons.push({ evidence: evidence("settling-days", { sessionsLeft }), nearestDays });
+  }
+  return reasons;
 }
 
 /** A scheduled dose stays at a step as long as its calendar says; every other one as its policy says. */
@@ -175,14 +176,13 @@ function settlingDaysOf({ policy: name, reps }: Dose): number {
   return name === "scheduled" ? heavySlowDays(reps?.top ?? 0) : dosePolicy(name).settlingDays;
 }
 
-function nextKnob(view: RecordView): Unmet[] {
-  const next = nextHarder(view.input, view.today);
+function nextKnob({ next, today }: RecordView): Unmet[] {
   if (next.found === "left-alone") {
     return [{ evidence: evidence("knob-left-alone", { knob: next.knob }), nearestDays: notInSight }];
   }
   if (next.found !== "restriction" || closesLane(next)) return [];
   const { says, until, origin } = next.restriction;
-  const nearestDays = until === undefined ? notInSight : Math.max(1, daysBetween(view.today, until));
+  const nearestDays = until === undefined ? notInSight : Math.max(1, daysBetween(today, until));
   const values = { knob: next.knob, says, origin, ...(until === undefined ? {} : { until }) };
   return [{ evidence: evidence("restriction", values), nearestDays }];
 }

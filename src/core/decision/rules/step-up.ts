@@ -2,7 +2,6 @@ import type { Finding } from "~/core/decision/record/decide-input";
 import { evidence, type Evidence } from "~/core/decision/record/evidence";
 import { withOpenDaysFine, type RecordView } from "~/core/decision/record/record-view";
 import { qualifyingRun } from "./qualifying-run";
-import { nextHarder } from "./next-harder";
 import { closesLane, neededDays, stepConditions } from "./step-condition";
 
 /** Wait: the day that would complete a step up is still open. */
@@ -20,7 +19,7 @@ export function wait(view: RecordView): Finding | null {
 /** Step up: every condition is met; the next knob is turned, or the lane is ready for the next stage. */
 export function stepUp(view: RecordView): Finding | null {
   if (!canStep(view)) return null;
-  const next = nextHarder(view.input, view.today);
+  const { next } = view;
   if (next.found === "change") {
     const { knob, kind } = next.change;
     return {
@@ -40,13 +39,13 @@ export function stepUp(view: RecordView): Finding | null {
 
 /** Nothing is left to turn in this stage, and the run of good days at its last setting is complete. */
 export function asFarAsStageGoes(view: RecordView): boolean {
-  const next = nextHarder(view.input, view.today);
+  const { next } = view;
   if (next.found !== "spent" && !closesLane(next)) return false;
   return qualifyingRun(view).have >= neededDays(view);
 }
 
 function canStep(view: RecordView): boolean {
-  const next = nextHarder(view.input, view.today);
+  const { next } = view;
   const open = next.found === "change" || next.found === "spent" || closesLane(next);
   return open && stepConditions.every((condition) => condition.unmet(view).length === 0);
 }

@@ -4,7 +4,7 @@ import { pathwayByCode } from "~/catalogue/pathways/all";
 import { stageNeeds } from "~/catalogue/stage-needs/all";
 import { suits } from "~/core/progression/stage-need";
 import type { Stage } from "~/core/pathway/pathway";
-import { phases } from "~/core/progression/body";
+import { phases } from "~/core/exercise/body";
 import { seeded } from "./identity";
 import type { DemoPerson } from "./people";
 import type { DemoItem, DemoProfile } from "./simulate";

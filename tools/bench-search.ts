@@ -1,8 +1,8 @@
 import { startingExercises } from "~/catalogue/exercises/all";
 import { stageNeeds } from "~/catalogue/stage-needs/all";
-import type { Exercise } from "~/core/progression/exercise";
+import type { Exercise } from "~/core/exercise/exercise";
 import { exerciseIndex, exerciseSearch, type ExerciseQuery } from "~/core/progression/exercise-search";
-import { bareHome } from "~/core/progression/kit";
+import { bareHome } from "~/core/exercise/kit";
 import { compare, type Row } from "./bench-compare";
 
 const queries: readonly ExerciseQuery[] = [

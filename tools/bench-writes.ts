@@ -2,7 +2,7 @@ import type { RowDataPacket } from "mysql2";
 import { v7 as uuid } from "uuid";
 import type { SessionBody } from "~/contract/daily";
 import type { StairView } from "~/contract/episode";
-import { sidesOf } from "~/core/progression/sides-of";
+import { sidesOf } from "~/core/exercise/sides-of";
 import { pool } from "~/server/db/connection";
 import { inTransaction } from "~/server/db/transaction";
 import { sessions } from "~/server/facts/sessions";

@@ -44,7 +44,11 @@ const rooms = {
   },
   measure: {
     mutate: ["src/core/measure/**/*.ts"],
-    tests: ["src/core/measure/**/*.test.ts", "tests/reference/measures.test.ts"],
+    tests: [
+      "src/core/measure/**/*.test.ts",
+      "tests/reference/measures.test.ts",
+      "tests/reference/measure-norms.test.ts",
+    ],
   },
 };
 

@@ -1,10 +1,10 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { DoseMinutesOutput } from "~/core/dose/dose-minutes";
 import { InvolvedSide } from "~/core/measure/side-value";
-import { BodyPosition, Lane, Muscle, Phase } from "~/core/progression/body";
-import { Exercise } from "~/core/progression/exercise";
+import { BodyPosition, Lane, Muscle, Phase } from "~/core/exercise/body";
+import { Exercise } from "~/core/exercise/exercise";
 import { ExerciseFile } from "~/core/progression/exercise-file";
-import { Prescription } from "~/core/progression/prescription";
+import { Prescription } from "~/core/exercise/prescription";
 import { Source } from "~/core/schema/source";
 import { endpoint, fileLimit, smallLimit } from "./endpoint";
 import { closed, code, HeightM, PersonName, reason, uuid, written } from "./fields";

@@ -2,7 +2,7 @@ import { Type, type Static } from "@sinclair/typebox";
 import { CaseDecision, CaseSession } from "~/core/case/case-file";
 import { Dose } from "~/core/dose/dose";
 import { InvolvedSide } from "~/core/measure/side-value";
-import { Exercise } from "~/core/progression/exercise";
+import { Exercise } from "~/core/exercise/exercise";
 import { Pain } from "~/core/response/pain-response";
 import { PainSchoolCode } from "~/core/response/pain-school";
 import { SchoolComparison } from "~/core/review/compare-schools";

@@ -2,8 +2,8 @@ import type { Evidence } from "~/core/decision/record/evidence";
 import { effortTarget } from "~/core/dose/effort-target";
 import type { WorkRange } from "~/core/dose/dose";
 import type { Change } from "~/core/progression/change";
-import { knobByName } from "~/core/progression/knob";
-import type { KnobValue, Prescription } from "~/core/progression/prescription";
+import { knobByName } from "~/core/exercise/knob";
+import type { KnobValue, Prescription } from "~/core/exercise/prescription";
 import { isKey, label, sayDate, sayNumber, t, type Values } from "./say";
 
 /** Values that are codes, and the group of the message file that has their words. */

@@ -1,4 +1,4 @@
-import type { Exercise } from "~/core/progression/exercise";
+import type { Exercise } from "~/core/exercise/exercise";
 import type { SetRecord } from "~/core/response/session-record";
 import { label, sayNumber, t } from "./say";
 

@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { v7 as uuid } from "uuid";
 import type { Intake } from "~/core/intake/intake";
 import type { Placing } from "~/core/intake/place";
-import { bodyPositions } from "~/core/progression/body";
+import { bodyPositions } from "~/core/exercise/body";
 import { someIntake } from "~tests/builders/intake";
 import { demoClinic } from "~demo/clinic";
 import { startServers, type Servers } from "~tests/harness/servers";

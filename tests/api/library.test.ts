@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { v7 as uuid } from "uuid";
 import type { LibraryAnswer } from "~/contract/library";
 import { exerciseOf, draftOf } from "~/islands/library/own-exercise";
-import type { Exercise } from "~/core/progression/exercise";
+import type { Exercise } from "~/core/exercise/exercise";
 import { skater } from "~tests/harness/story";
 import { startServers, type Servers } from "~tests/harness/servers";
 import { signedIn, type Client } from "~tests/harness/client";

@@ -4,7 +4,7 @@ import { v7 as uuid } from "uuid";
 import { pushUp } from "~/catalogue/exercises/upper-body";
 import type { CatalogueHit } from "~/contract/library";
 import type { PlanItem } from "~/contract/plan";
-import type { Exercise } from "~/core/progression/exercise";
+import type { Exercise } from "~/core/exercise/exercise";
 import { startServers, type Servers } from "~tests/harness/servers";
 import { signedIn, type Client, type Reply } from "~tests/harness/client";
 import { fencer } from "~tests/harness/story";

@@ -1,8 +1,8 @@
 import { decideExample } from "~/core/calculation/examples";
 import type { DecideInput } from "~/core/decision/record/decide-input";
 import type { Dose } from "~/core/dose/dose";
-import type { Exercise, Turn } from "~/core/progression/exercise";
-import type { Prescription } from "~/core/progression/prescription";
+import type { Exercise, Turn } from "~/core/exercise/exercise";
+import type { Prescription } from "~/core/exercise/prescription";
 import type { SetRecord, TrainingDay } from "~/core/response/session-record";
 
 export const zone = "Europe/Vienna";

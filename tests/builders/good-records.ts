@@ -1,8 +1,8 @@
 import fc from "fast-check";
 import type { DecideInput } from "~/core/decision/record/decide-input";
 import type { Dose, DosePolicyName } from "~/core/dose/dose";
-import type { Turn } from "~/core/progression/exercise";
-import type { Prescription } from "~/core/progression/prescription";
+import type { Turn } from "~/core/exercise/exercise";
+import type { Prescription } from "~/core/exercise/prescription";
 import { painSchoolCodes } from "~/core/response/pain-school";
 import type { SetRecord, TrainingDay } from "~/core/response/session-record";
 import { cleanSet, exerciseWith, march, squeezeInput } from "./decide-input";

@@ -1,6 +1,6 @@
 import { pathwayByCode } from "~/catalogue/pathways/all";
 import type { Intake } from "~/core/intake/intake";
-import { fullGym } from "~/core/progression/kit";
+import { fullGym } from "~/core/exercise/kit";
 
 /** A sound intake for a pathway on 10 March 2026; operated on three days before where the pathway follows an operation. */
 export function someIntake(pathway: string, over: Partial<Intake> = {}): Intake {

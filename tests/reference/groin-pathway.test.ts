@@ -3,7 +3,7 @@ import { startingExercises } from "~/catalogue/exercises/all";
 import { groinMeasures } from "~/catalogue/measures/groin";
 import { groinPathway } from "~/catalogue/pathways/groin";
 import { Pathway, stageOf } from "~/core/pathway/pathway";
-import { Exercise } from "~/core/progression/exercise";
+import { Exercise } from "~/core/exercise/exercise";
 import { exerciseProblems } from "~/core/progression/exercise-problems";
 import { check } from "~/core/schema/check";
 

@@ -7,8 +7,8 @@ import { gateProblems } from "~/core/gate/gate-problems";
 import { check } from "~/core/schema/check";
 import { datedLimits } from "~/core/pathway/dated-limits";
 import { Pathway, stageOf } from "~/core/pathway/pathway";
-import { firstPrescription, variantOf } from "~/core/progression/exercise";
-import { obstacle } from "~/core/progression/restriction";
+import { firstPrescription, variantOf } from "~/core/exercise/exercise";
+import { obstacle } from "~/core/limit/restriction";
 
 describe.each(startingPathways.map((pathway) => [pathway.code, pathway] as const))("%s", (code, pathway) => {
   it("fits its schema; gates name measures of one leg where they ask about one", () => {

@@ -3,8 +3,8 @@ import { startingExercises } from "~/catalogue/exercises/all";
 import { groinPathway } from "~/catalogue/pathways/groin";
 import { gaps, stageNeeds } from "~/catalogue/stage-needs/all";
 import { suits } from "~/core/progression/stage-need";
-import { bareHome, fullGym } from "~/core/progression/kit";
-import type { Restriction } from "~/core/progression/restriction";
+import { bareHome, fullGym } from "~/core/exercise/kit";
+import type { Restriction } from "~/core/limit/restriction";
 
 /** Two at home without kit, three in a gym: so that a clinician can choose and swap (common practice). */
 const wanted = [

@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { startingExercises } from "~/catalogue/exercises/all";
 import { suspends, type ScopedItem } from "~/core/decision/stop-scope";
 import { mostUrgent, stopSignal, stopSignals, type StopSignalCode } from "~/core/intake/stop-signal";
-import { firstPrescription, type Exercise } from "~/core/progression/exercise";
+import { firstPrescription, type Exercise } from "~/core/exercise/exercise";
 
 /** Signs, what each suspends and how soon somebody else has to see it: common practice, the same in every school. */
 const table: [StopSignalCode, string, string][] = [

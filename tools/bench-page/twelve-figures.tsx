@@ -1,6 +1,6 @@
 import { createRoot } from "react-dom/client";
 import { startingExercises } from "~/catalogue/exercises/all";
-import { firstPrescription } from "~/core/progression/exercise";
+import { firstPrescription } from "~/core/exercise/exercise";
 import ExerciseFigure from "~/islands/figure/ExerciseFigure";
 
 const shown = [

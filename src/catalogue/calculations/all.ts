@@ -11,15 +11,16 @@ import {
   ActivationRankingOutput,
 } from "~/core/progression/activation-ranking";
 import { easier } from "~/core/progression/easier";
-import { firstPrescription } from "~/core/progression/exercise";
+import { firstPrescription } from "~/core/exercise/exercise";
 import { exerciseIndex, ExerciseQuery, exerciseSearch } from "~/core/progression/exercise-search";
 import { harder, type Harder } from "~/core/progression/harder";
-import { kitByCode } from "~/core/progression/kit";
-import { findKnob } from "~/core/progression/knob";
-import { KnobValue, Prescription } from "~/core/progression/prescription";
-import { Restriction } from "~/core/progression/restriction";
-import { restrictionProblems } from "~/core/progression/restriction-problems";
+import { kitByCode } from "~/core/exercise/kit";
+import { KnobValue, Prescription } from "~/core/exercise/prescription";
+import { Restriction } from "~/core/limit/restriction";
+import { settingsProblems } from "~/core/exercise/settings-problems";
+import { restrictionProblems } from "~/core/limit/restriction-problems";
 import { startingExercises } from "~/catalogue/exercises/all";
+import { demandCalculations } from "./demand";
 import { stageNeeds } from "~/catalogue/stage-needs/all";
 
 const closed = { additionalProperties: false };
@@ -64,16 +65,7 @@ function stepProblems({ variant: id, dose, settings, kit, restrictions }: StepIn
   if (!found) return [{ path: "/variant", problem: "is not in the starting catalogue" }];
   return [
     ...(dose ? doseProblems(dose, found.variant, "/dose") : []),
-    ...Object.entries(settings ?? {}).flatMap(([name, value]) =>
-      findKnob(name)?.accepts(value)
-        ? []
-        : [
-            {
-              path: `/settings/${name}`,
-              problem: findKnob(name) ? `cannot stand at ${value}` : "is not a knob",
-            },
-          ],
-    ),
+    ...settingsProblems(settings ?? {}, "/settings"),
     ...(kit ?? []).flatMap((piece, i) =>
       kitByCode(piece) ? [] : [{ path: `/kit/${i}`, problem: `${piece} is not a piece of kit` }],
     ),
@@ -179,7 +171,11 @@ const catalogueCalculations: readonly Calculation[] = [
 ];
 
 /** Every calculation of the product: those of the core, and those that look into the starting catalogue. */
-export const allCalculations: readonly Calculation[] = [...calculations, ...catalogueCalculations];
+export const allCalculations: readonly Calculation[] = [
+  ...calculations,
+  ...catalogueCalculations,
+  ...demandCalculations,
+];
 
 /** The calculation with this name, or null. */
 export function findCalculation(name: string): Calculation | null {

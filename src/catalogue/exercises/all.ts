@@ -1,5 +1,6 @@
-import type { Exercise } from "~/core/progression/exercise";
+import type { Exercise } from "~/core/exercise/exercise";
 import { adductorExercises } from "./adductors";
+import { withAsks } from "./asks";
 import { backRangeExercises } from "./back-range";
 import { balanceAndCalfExercises } from "./balance-and-calf";
 import { hamstringExercises } from "./hamstrings";
@@ -32,4 +33,4 @@ export const startingExercises: readonly Exercise[] = [
   ...landingExercises,
   ...runningExercises,
   ...upperBodyExercises,
-];
+].map(withAsks);

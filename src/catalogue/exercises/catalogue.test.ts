@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { check } from "~/core/schema/check";
-import { Exercise, type Variant } from "~/core/progression/exercise";
+import { Exercise, type Variant } from "~/core/exercise/exercise";
 import { exerciseProblems, missingFields } from "~/core/progression/exercise-problems";
-import { bareHome, kitByCode } from "~/core/progression/kit";
+import { bareHome, kitByCode } from "~/core/exercise/kit";
 import { startingExercises } from "./all";
 
 const all = startingExercises.flatMap((exercise) =>

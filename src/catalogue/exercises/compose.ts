@@ -1,7 +1,7 @@
 import type { Dose } from "~/core/dose/dose";
 import { doseStyle } from "~/core/dose/dose-style";
-import type { Exercise, Turn, Variant } from "~/core/progression/exercise";
-import type { KnobValue } from "~/core/progression/prescription";
+import type { Exercise, Turn, Variant } from "~/core/exercise/exercise";
+import type { KnobValue } from "~/core/exercise/prescription";
 
 /** One variant said against the one before it: the knob that is turned, and whatever else follows from that. */
 export type Step = Pick<Variant, "id" | "name"> &

@@ -1,4 +1,4 @@
-import type { Exercise } from "~/core/progression/exercise";
+import type { Exercise } from "~/core/exercise/exercise";
 
 type Fault = Exercise["faults"][number];
 

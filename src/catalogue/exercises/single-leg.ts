@@ -1,4 +1,4 @@
-import type { Exercise } from "~/core/progression/exercise";
+import type { Exercise } from "~/core/exercise/exercise";
 import { commonPractice, recalled } from "../source";
 import { dose, from, ladder, load, loads, progression } from "./compose";
 import {

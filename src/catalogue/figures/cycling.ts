@@ -24,7 +24,7 @@ export const cycling: Recipe = (k, b) => {
     };
     return pose({
       lie: "upright",
-      pelvis: { pitch: 24 },
+      pelvis: { pitch: 10 },
       spine: { flexion: 10, lean: 0, turn: 0 },
       neck: { flexion: -14, turn: 0 },
       legs: { w: on(turnDeg, 1), o: on(turnDeg + 180, -1) },

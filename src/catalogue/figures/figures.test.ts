@@ -4,8 +4,8 @@ import { resolveFigure } from "~/core/figure/resolve-figure";
 import { bodyLengths } from "~/core/pose/body-lengths";
 import { apart } from "~/core/pose/resolve-pose";
 import { cross, dot } from "~/core/pose/space";
-import { findKnob } from "~/core/progression/knob";
-import type { KnobValue } from "~/core/progression/prescription";
+import { findKnob } from "~/core/exercise/knob";
+import type { KnobValue } from "~/core/exercise/prescription";
 import { startingExercises } from "../exercises/all";
 import { figureOf, recipes } from "./all";
 

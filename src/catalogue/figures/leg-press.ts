@@ -1,5 +1,10 @@
 import { block } from "./around";
 import { type Recipe, figure, foot, pose, reachTo, sitHeight } from "./parts";
+import { ankleOnSole, hipToAnkle } from "./reach-out";
+
+/** How far the plate is turned up under the foot, degrees, and how its way slants, radians. */
+const pitch = -70;
+const slant = 0.19;
 
 export const legPress: Recipe = (k, b) => {
   const h = b.height;
@@ -7,23 +12,21 @@ export const legPress: Recipe = (k, b) => {
   const seat = 0.3;
   const hip = seat + sitHeight(b);
   const lie = (bend: number, other: number) => {
-    const away = 0.03 * h;
     // The plate moves straight away from the hips, slanting up a little.
-    const reach = (deg: number) =>
-      Math.sqrt(b.thigh ** 2 + b.shank ** 2 + 2 * b.thigh * b.shank * Math.cos((deg * Math.PI) / 180));
     const legTo = (deg: number, side: 1 | -1) => {
-      const d = reach(deg);
+      const d = hipToAnkle(b, deg);
+      const [forward, rise] = ankleOnSole(b, pitch);
       return foot(
         b,
-        d * 0.94 - away,
-        { y: hip + d * 0.18, pitch: -70, free: true, knee: [0.8, 0.6, 0.02] },
+        d * Math.cos(slant) - forward,
+        { y: hip + d * Math.sin(slant) - rise, pitch, free: true, knee: [0.8, 0.6, 0.02] },
         side,
       );
     };
     return pose({
       lie: "upright",
       pelvis: { pitch: -42 },
-      legs: { w: legTo(bend, 1), o: other < 0 ? foot(b, 0.16 * h, { y: 0 }, -1) : legTo(other, -1) },
+      legs: { w: legTo(bend, 1), o: other < 0 ? foot(b, 0.32 * h, { y: 0 }, -1) : legTo(other, -1) },
       root: { point: "pelvis", x: 0, y: hip, z: 0 },
       arms: { w: reachTo([0.02 * h, hip - 0.03, 0.13 * h]), o: reachTo([0.02 * h, hip - 0.03, -0.13 * h]) },
     });
@@ -32,8 +35,7 @@ export const legPress: Recipe = (k, b) => {
   const oneBack = k.is("laterality", "both-up-one-down");
   const straight = lie(10, single ? -1 : 10);
   const bent = lie(knee, single ? -1 : oneBack ? 10 : knee);
-  const plateX =
-    Math.sqrt(b.thigh ** 2 + b.shank ** 2 + 2 * b.thigh * b.shank * Math.cos((knee * Math.PI) / 180)) * 0.94;
+  const plateX = hipToAnkle(b, knee) * Math.cos(slant) + b.ankleHeight;
   return figure({
     keys: [straight, bent],
     props: [

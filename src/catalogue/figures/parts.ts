@@ -2,7 +2,7 @@ import type { Figure } from "~/core/figure/figure";
 import type { BodyLengths } from "~/core/pose/body-lengths";
 import type { Arm, Leg, Pose, Sole } from "~/core/pose/pose";
 import type { Vec } from "~/core/pose/space";
-import type { KnobValue } from "~/core/progression/prescription";
+import type { KnobValue } from "~/core/exercise/prescription";
 import { soleAhead } from "./reach-out";
 
 /** What a figure may ask of the knobs of a prescription. */

@@ -70,7 +70,7 @@ export const heelDig: Recipe = (k, b) => {
   };
   const x = soleAhead(b, lyingHeight(b), knee, y, pitch);
   return figure({
-    keys: [onBack(b, { w: dug(1), o: both ? dug(-1) : footFlat(b, 110, -1) })],
+    keys: [onBack(b, { w: dug(1), o: both ? dug(-1) : footFlat(b, 80, -1) })],
     timing: { kind: "hold" },
     props: [
       ...(ball ? ([{ kind: "ball", at: [x - b.heel, radius, b.hipCentre], radius }] as const) : []),

@@ -64,7 +64,8 @@ const activeRange: Recipe = (k, b) => {
 const march: Recipe = (k, b) => {
   const h = b.height;
   const hip = k.number("hip-angle", 60);
-  const lifted = onOtherLeg(b, freeLeg({ hip, knee: Math.max(60, hip) }), hands.hips(b));
+  // The pelvis of somebody on the other leg is tipped forward by two degrees.
+  const lifted = onOtherLeg(b, freeLeg({ hip: hip - 2, knee: Math.max(60, hip) }), hands.hips(b));
   const down = onOtherLeg(b, freeLeg({ hip: 18, knee: 40 }), hands.hips(b));
   if (k.is("contraction", "isometric")) {
     const at = (side: 1 | -1) =>

@@ -1,7 +1,7 @@
 import type { Gate } from "~/core/gate/gate";
 import type { Stage } from "~/core/pathway/pathway";
 import { suits } from "~/core/progression/stage-need";
-import type { Restriction } from "~/core/progression/restriction";
+import type { Restriction } from "~/core/limit/restriction";
 import { startingExercises } from "../exercises/all";
 import { stageNeeds } from "../stage-needs/all";
 

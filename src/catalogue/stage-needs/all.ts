@@ -1,5 +1,5 @@
 import type { StageNeed } from "~/core/progression/stage-need";
-import type { Lane } from "~/core/progression/body";
+import type { Lane } from "~/core/exercise/body";
 import { backAndGeneralNeeds } from "./back-and-general";
 import { hipAndThighNeeds } from "./hip-and-thigh";
 import { kneeAndAnkleNeeds } from "./knee-and-ankle";

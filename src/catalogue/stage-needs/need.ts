@@ -1,7 +1,7 @@
 import type { StageNeed } from "~/core/progression/stage-need";
-import type { ForbidCode, Lane, Phase } from "~/core/progression/body";
-import type { KnobValue } from "~/core/progression/prescription";
-import type { Restriction } from "~/core/progression/restriction";
+import type { ForbidCode, Lane, Phase } from "~/core/exercise/body";
+import type { KnobValue } from "~/core/exercise/prescription";
+import type { Restriction } from "~/core/limit/restriction";
 import { commonPractice } from "../source";
 
 /** Phases that a stage allows: everything up to this one, so that earlier work stays as a primer. */

@@ -2,7 +2,7 @@ import type { DecideInput } from "~/core/decision/record/decide-input";
 import type { GateInput } from "~/core/gate/gate-input";
 import { caseFormat, caseVersion, type CaseFile } from "~/core/case/case-file";
 import type { Measure } from "~/core/measure/measure";
-import type { Exercise } from "~/core/progression/exercise";
+import type { Exercise } from "~/core/exercise/exercise";
 import type { SetRecord } from "~/core/response/session-record";
 
 const dose: DecideInput["prescription"]["dose"] = {

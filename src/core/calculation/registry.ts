@@ -8,7 +8,7 @@ import { CaseFile } from "~/core/case/case-file";
 import { danglingReferences } from "~/core/case/import-case";
 import { CaseReview, reviewCase } from "~/core/review/review-case";
 import { exerciseProblems } from "~/core/progression/exercise-problems";
-import { restrictionProblems } from "~/core/progression/restriction-problems";
+import { restrictionProblems } from "~/core/limit/restriction-problems";
 import { painResponse, PainResponseInput, PainResponseOutput } from "~/core/response/pain-response";
 import { isZone } from "~/core/schedule/local-time";
 import { calculation, type Calculation } from "./calculation";

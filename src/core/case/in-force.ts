@@ -1,7 +1,7 @@
 import type { Passing } from "~/core/gate/gate";
 import { datedLimits } from "~/core/pathway/dated-limits";
 import { stageOf, type Stage } from "~/core/pathway/pathway";
-import type { Restriction } from "~/core/progression/restriction";
+import type { Restriction } from "~/core/limit/restriction";
 import type { PainSchoolCode } from "~/core/response/pain-school";
 import type { CaseFile, CaseItem, StageMove } from "./case-file";
 

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { turnedKnobs } from "~/core/progression/knob";
+import { turnedKnobs } from "~/core/exercise/knob";
 import type { TrainingDay } from "~/core/response/session-record";
 import { arbitraryInput } from "~tests/builders/random-records";
 import { day, march, reps, squeezeInput, squeezes, stepUpInput } from "~tests/builders/decide-input";

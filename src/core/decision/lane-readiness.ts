@@ -1,7 +1,7 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { oneOf } from "~/core/schema/one-of";
 import { adherenceNeeded } from "~/core/response/lane-adherence";
-import { Lane } from "~/core/progression/body";
+import { Lane } from "~/core/exercise/body";
 
 export const laneStates = ["ready", "on-the-way", "left-out", "empty"] as const;
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { exerciseWith, strength } from "~tests/builders/decide-input";
-import type { Lane } from "~/core/progression/body";
+import type { Lane } from "~/core/exercise/body";
 import type { Proposal } from "~/core/decision/record/decide-input";
 import { flareSuspects, type FlareItem } from "./flare-suspects";
 import { laneReadiness } from "./lane-readiness";

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import type { Lane } from "~/core/progression/body";
+import type { Lane } from "~/core/exercise/body";
 import type { Proposal } from "~/core/decision/record/decide-input";
 import { adherenceNeeded } from "~/core/response/lane-adherence";
 import { laneReadiness } from "./lane-readiness";

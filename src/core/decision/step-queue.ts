@@ -1,4 +1,4 @@
-import type { Lane } from "~/core/progression/body";
+import type { Lane } from "~/core/exercise/body";
 import type { Proposal } from "~/core/decision/record/decide-input";
 
 export interface QueuedItem {

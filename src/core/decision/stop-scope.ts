@@ -1,5 +1,5 @@
-import { variantOf, type Exercise } from "~/core/progression/exercise";
-import type { Prescription } from "~/core/progression/prescription";
+import { variantOf, type Exercise } from "~/core/exercise/exercise";
+import type { Prescription } from "~/core/exercise/prescription";
 import type { StopSignal } from "~/core/decision/record/decide-input";
 
 /** An item as a stop signal sees it. */

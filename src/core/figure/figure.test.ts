@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { figureOf } from "~/catalogue/figures/all";
 import { startingExercises } from "~/catalogue/exercises/all";
 import { bodyLengths } from "~/core/pose/body-lengths";
-import { firstPrescription } from "~/core/progression/exercise";
+import { firstPrescription } from "~/core/exercise/exercise";
 import { camera } from "./camera";
 import { drawFigure, figureExtent } from "./draw-figure";
 import { capsule, circlePath, hull } from "./outline";

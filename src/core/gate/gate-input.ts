@@ -1,7 +1,7 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { Measure, MeasureResult } from "~/core/measure/measure";
 import { InvolvedSide } from "~/core/measure/side-value";
-import { Lane } from "~/core/progression/body";
+import { Lane } from "~/core/exercise/body";
 import { EffortDay, Gate, Passing } from "./gate";
 
 const date = Type.String({ format: "date" });

@@ -2,7 +2,7 @@ import { Type, type Static } from "@sinclair/typebox";
 import { oneOf } from "~/core/schema/one-of";
 import { EarlyPercent } from "~/core/measure/early-reference";
 import { errorVerdicts } from "~/core/measure/criterion-probability";
-import { Lane } from "~/core/progression/body";
+import { Lane } from "~/core/exercise/body";
 import { Source } from "~/core/schema/source";
 
 const common = {

@@ -4,10 +4,10 @@ import { oneOf } from "~/core/schema/one-of";
 import type { FieldProblem } from "~/core/schema/field-problem";
 import { InvolvedSide } from "~/core/measure/side-value";
 import type { Pathway } from "~/core/pathway/pathway";
-import { BodyPosition } from "~/core/progression/body";
-import { kitByCode } from "~/core/progression/kit";
-import { Restriction } from "~/core/progression/restriction";
-import { restrictionProblems } from "~/core/progression/restriction-problems";
+import { BodyPosition } from "~/core/exercise/body";
+import { kitByCode } from "~/core/exercise/kit";
+import { Restriction } from "~/core/limit/restriction";
+import { restrictionProblems } from "~/core/limit/restriction-problems";
 import { PainSchoolCode } from "~/core/response/pain-school";
 
 const closed = { additionalProperties: false };

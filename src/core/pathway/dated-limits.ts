@@ -1,4 +1,4 @@
-import type { Restriction } from "~/core/progression/restriction";
+import type { Restriction } from "~/core/limit/restriction";
 import { addDays } from "~/core/schedule/local-day";
 import type { Pathway } from "./pathway";
 

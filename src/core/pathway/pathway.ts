@@ -1,9 +1,9 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { oneOf } from "~/core/schema/one-of";
 import { Gate, Passing } from "~/core/gate/gate";
-import { Lane, Region } from "~/core/progression/body";
+import { Lane, Region } from "~/core/exercise/body";
 import { Source } from "~/core/schema/source";
-import { Restriction } from "~/core/progression/restriction";
+import { Restriction } from "~/core/limit/restriction";
 import { PainSchoolCode } from "~/core/response/pain-school";
 
 /** A tread of the stair. */

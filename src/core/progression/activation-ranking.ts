@@ -1,6 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { Muscle } from "./body";
-import type { Exercise } from "./exercise";
+import { Muscle } from "~/core/exercise/body";
+import type { Exercise } from "~/core/exercise/exercise";
 import { Source } from "~/core/schema/source";
 
 /** Taken as enough activity to strengthen, percent of maximal voluntary contraction (common practice). */

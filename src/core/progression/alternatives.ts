@@ -1,10 +1,10 @@
 import { turnTo, type TurnedChange } from "./change";
 import { easierKnob, easierVariant } from "./easier";
-import { variantOf, type Exercise } from "./exercise";
+import { variantOf, type Exercise } from "~/core/exercise/exercise";
 import { variantChange } from "./harder";
 import { notch } from "./notch";
-import type { Prescription } from "./prescription";
-import { obstacle, shelfUnder, type Restriction } from "./restriction";
+import type { Prescription } from "~/core/exercise/prescription";
+import { obstacle, shelfUnder, type Restriction } from "~/core/limit/restriction";
 
 /** A change a clinician may choose instead of the proposal, with what stands in its way. */
 export interface AlternativeChange extends Pick<TurnedChange, "knob" | "from" | "to" | "prescription"> {

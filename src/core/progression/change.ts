@@ -1,8 +1,8 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { oneOf } from "~/core/schema/one-of";
-import { Lane } from "./body";
-import { knobByName } from "./knob";
-import { KnobValue, Prescription } from "./prescription";
+import { Lane } from "~/core/exercise/body";
+import { knobByName } from "~/core/exercise/knob";
+import { KnobValue, Prescription } from "~/core/exercise/prescription";
 
 /** What a proposal would alter. `knob` and `variant` both turn exactly one knob and carry the result. */
 export const Change = Type.Union([

@@ -93,7 +93,7 @@ describe("a dose that makes no sense is refused with field and reason", () => {
 
 it("no first dose of the catalogue asks for more than half an hour, runs and cycling apart", async () => {
   const { doseMinutes } = await import("~/core/dose/dose-minutes");
-  const { sidesOf } = await import("./sides-of");
+  const { sidesOf } = await import("~/core/exercise/sides-of");
   for (const exercise of startingExercises) {
     for (const variant of exercise.variants) {
       const { minutes } = doseMinutes({ dose: variant.dose, sides: sidesOf(exercise, variant) });

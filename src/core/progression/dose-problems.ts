@@ -1,5 +1,5 @@
 import type { FieldProblem } from "~/core/schema/field-problem";
-import type { Variant } from "./exercise";
+import type { Variant } from "~/core/exercise/exercise";
 import type { Dose } from "~/core/dose/dose";
 import { doseMinutes } from "~/core/dose/dose-minutes";
 import { doseStyle } from "~/core/dose/dose-style";

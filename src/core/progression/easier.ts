@@ -1,10 +1,10 @@
 import { turnTo, type TurnedChange } from "./change";
-import { firstPrescription, variantOf, type Exercise, type Variant } from "./exercise";
+import { firstPrescription, variantOf, type Exercise, type Variant } from "~/core/exercise/exercise";
 import { variantChange, type Harder, type HarderOptions } from "./harder";
-import { knobByName } from "./knob";
+import { knobByName } from "~/core/exercise/knob";
 import { notch, type Shelf } from "./notch";
-import type { Prescription } from "./prescription";
-import { obstacle, shelfUnder } from "./restriction";
+import type { Prescription } from "~/core/exercise/prescription";
+import { obstacle, shelfUnder } from "~/core/limit/restriction";
 
 /**
  * The setting from which `harder` leads to this one: the knob that is turned last on the way here, one notch back;

@@ -1,5 +1,5 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { Exercise } from "./exercise";
+import { Exercise } from "~/core/exercise/exercise";
 import { exerciseProblems, missingFields } from "./exercise-problems";
 import type { FieldProblem } from "~/core/schema/field-problem";
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { ballSqueeze } from "~/catalogue/exercises/adductors";
-import type { Exercise, Variant } from "./exercise";
+import type { Exercise, Variant } from "~/core/exercise/exercise";
 import { exerciseProblems, missingFields } from "./exercise-problems";
 
 const [bent, straight] = ballSqueeze.variants as [Variant, Variant];

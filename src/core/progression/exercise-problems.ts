@@ -1,10 +1,10 @@
 import { doseProblems } from "./dose-problems";
 import type { FieldProblem } from "~/core/schema/field-problem";
-import type { Exercise, Turn, Variant } from "./exercise";
-import { firstPrescription } from "./exercise";
+import type { Exercise, Turn, Variant } from "~/core/exercise/exercise";
+import { firstPrescription } from "~/core/exercise/exercise";
 import { differingSetting } from "./harder";
-import { kitByCode } from "./kit";
-import { findKnob, knobByName } from "./knob";
+import { kitByCode } from "~/core/exercise/kit";
+import { findKnob, knobByName } from "~/core/exercise/knob";
 
 /**
  * What a schema cannot say about an exercise: knobs that do not exist, values a knob does not have, ladders that do

@@ -2,8 +2,8 @@ import { Type, type Static } from "@sinclair/typebox";
 import MiniSearch from "minisearch";
 import { oneOf } from "~/core/schema/one-of";
 import { suits, type StageNeed } from "./stage-need";
-import { BodyPosition, Lane, Muscle, Region, type Lane as LaneCode } from "./body";
-import type { Exercise, Variant } from "./exercise";
+import { BodyPosition, Lane, Muscle, Region, type Lane as LaneCode } from "~/core/exercise/body";
+import type { Exercise, Variant } from "~/core/exercise/exercise";
 
 /** What is looked for; everything given must hold. */
 export const ExerciseQuery = Type.Object(

@@ -4,13 +4,13 @@ import { adductorSlide, ballSqueeze } from "~/catalogue/exercises/adductors";
 import { hinge } from "~/catalogue/exercises/posterior-chain";
 import { alternatives } from "./alternatives";
 import { easier, easierVariant } from "./easier";
-import { firstPrescription, variantOf, type Exercise } from "./exercise";
+import { firstPrescription, variantOf, type Exercise } from "~/core/exercise/exercise";
 import { harder } from "./harder";
-import { turnedKnobs } from "./knob";
+import { turnedKnobs } from "~/core/exercise/knob";
 import { laneProgress } from "./lane-progress";
 import { notch } from "./notch";
-import type { Prescription } from "./prescription";
-import { obstacle, type Restriction } from "./restriction";
+import type { Prescription } from "~/core/exercise/prescription";
+import { obstacle, type Restriction } from "~/core/limit/restriction";
 
 const free = { restrictions: [], today: "2026-03-10" };
 const first = (exercise: Exercise, variantId: string) => firstPrescription(variantOf(exercise, variantId));

@@ -1,9 +1,15 @@
 import { turnTo, type TurnedChange } from "./change";
-import { firstPrescription, variantOf, type Exercise, type Turn, type Variant } from "./exercise";
-import { knobByName, turnedKnobs } from "./knob";
+import {
+  firstPrescription,
+  variantOf,
+  type Exercise,
+  type Turn,
+  type Variant,
+} from "~/core/exercise/exercise";
+import { knobByName, turnedKnobs } from "~/core/exercise/knob";
 import { notch } from "./notch";
-import type { Prescription } from "./prescription";
-import { inForce, obstacle, shelfUnder, type Restriction } from "./restriction";
+import type { Prescription } from "~/core/exercise/prescription";
+import { inForce, obstacle, shelfUnder, type Restriction } from "~/core/limit/restriction";
 
 export interface HarderOptions {
   readonly restrictions: readonly Restriction[];

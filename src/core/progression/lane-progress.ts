@@ -1,6 +1,6 @@
-import { variantOf, type Exercise } from "./exercise";
+import { variantOf, type Exercise } from "~/core/exercise/exercise";
 import { notch } from "./notch";
-import type { Prescription } from "./prescription";
+import type { Prescription } from "~/core/exercise/prescription";
 
 /**
  * How far a prescription has come along its exercise, for drawing only: variants passed plus the share of the

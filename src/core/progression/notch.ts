@@ -1,7 +1,7 @@
-import type { Turn } from "./exercise";
-import { kitByCode } from "./kit";
-import { knobByName } from "./knob";
-import type { KnobValue, Prescription } from "./prescription";
+import type { Turn } from "~/core/exercise/exercise";
+import { kitByCode } from "~/core/exercise/kit";
+import { knobByName } from "~/core/exercise/knob";
+import type { KnobValue, Prescription } from "~/core/exercise/prescription";
 
 type LoadTurn = Extract<Turn, { stepPercent: number }>;
 

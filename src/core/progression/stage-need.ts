@@ -1,7 +1,7 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { Lane, Phase } from "./body";
-import { firstPrescription, type Exercise, type Variant } from "./exercise";
-import { obstacle, Restriction } from "./restriction";
+import { Lane, Phase } from "~/core/exercise/body";
+import { firstPrescription, type Exercise, type Variant } from "~/core/exercise/exercise";
+import { obstacle, Restriction } from "~/core/limit/restriction";
 import { Source } from "~/core/schema/source";
 
 /** What a stage of a pathway must train: lanes, the phases of work it allows in each, and its own limits. */

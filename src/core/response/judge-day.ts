@@ -1,8 +1,8 @@
 import type { Dose } from "~/core/dose/dose";
 import { dosePolicy } from "~/core/dose/dose-policy";
 import { effortTarget } from "~/core/dose/effort-target";
-import { knobByName } from "~/core/progression/knob";
-import type { Prescription } from "~/core/progression/prescription";
+import { knobByName } from "~/core/exercise/knob";
+import type { Prescription } from "~/core/exercise/prescription";
 import { localNoon } from "~/core/schedule/local-noon";
 import { cleanReps, markedInMostReps } from "./clean-reps";
 import { painResponse, type DuringBand, type NextDayBand } from "./pain-response";

@@ -1,6 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { oneOf } from "~/core/schema/one-of";
-import { KnobValue } from "~/core/progression/prescription";
+import { KnobValue } from "~/core/exercise/prescription";
 import { Pain } from "./pain-response";
 
 export const Side = oneOf(

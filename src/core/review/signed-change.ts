@@ -1,7 +1,7 @@
 import type { Proposal, SignedChange } from "~/core/decision/record/decide-input";
 import { canAccept } from "~/core/decision/record/can-accept";
 import type { Change, TurnedChange } from "~/core/progression/change";
-import type { Prescription } from "~/core/progression/prescription";
+import type { Prescription } from "~/core/exercise/prescription";
 import type { FieldProblem } from "~/core/schema/field-problem";
 
 /** One knob turned one notch by a clinician's own choice; `blockedBy` names the limit that bars it. */

@@ -1,5 +1,5 @@
 import type { Dose } from "~/core/dose/dose";
-import type { Exercise } from "~/core/progression/exercise";
+import type { Exercise } from "~/core/exercise/exercise";
 import type { SetRecord, Side } from "~/core/response/session-record";
 import { recordedMatch } from "./match-of";
 import {

@@ -1,7 +1,7 @@
 import type { Dose } from "~/core/dose/dose";
 import type { FieldProblem } from "~/core/schema/field-problem";
-import type { Variant } from "~/core/progression/exercise";
-import { findKnob } from "~/core/progression/knob";
+import type { Variant } from "~/core/exercise/exercise";
+import { findKnob } from "~/core/exercise/knob";
 import type { SetRecord } from "~/core/response/session-record";
 
 /** What a set of an item is checked against. */

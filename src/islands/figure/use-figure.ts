@@ -6,8 +6,8 @@ import type { Extent } from "~/core/figure/outline";
 import type { InvolvedSide } from "~/core/measure/side-value";
 import { usualHeightM } from "./usual-height";
 import { bodyLengths, type BodyLengths } from "~/core/pose/body-lengths";
-import type { Exercise } from "~/core/progression/exercise";
-import type { Prescription } from "~/core/progression/prescription";
+import type { Exercise } from "~/core/exercise/exercise";
+import type { Prescription } from "~/core/exercise/prescription";
 
 export interface Shown {
   readonly exercise: Pick<Exercise, "id" | "lane" | "drawnLike">;

@@ -1,8 +1,8 @@
 import { useFieldArray, useFormContext } from "react-hook-form";
 import { causes } from "~/core/intake/intake";
 import { irritabilities } from "~/core/intake/irritability";
-import { bodyPositions } from "~/core/progression/body";
-import { kitList } from "~/core/progression/kit";
+import { bodyPositions } from "~/core/exercise/body";
+import { kitList } from "~/core/exercise/kit";
 import { painSchoolCodes } from "~/core/response/pain-school";
 import { label, t } from "~/messages/say";
 import { Section, SelectField, TextField, TickField } from "./Fields";

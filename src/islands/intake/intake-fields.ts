@@ -1,8 +1,8 @@
 import type { FieldPath } from "react-hook-form";
 import { causes, illnesses, medicines, type Intake } from "~/core/intake/intake";
 import { irritabilities } from "~/core/intake/irritability";
-import { bodyPositions } from "~/core/progression/body";
-import { bareHome, fullGym } from "~/core/progression/kit";
+import { bodyPositions } from "~/core/exercise/body";
+import { bareHome, fullGym } from "~/core/exercise/kit";
 import { painSchoolCodes } from "~/core/response/pain-school";
 import { fittingFields, flag, listOf, oneOfThese, shape, text, type Guard } from "~/islands/frame/kept-shape";
 import { limitWhats, toLimit, type LimitField } from "./limit-field";

@@ -1,4 +1,4 @@
-import type { Restriction } from "~/core/progression/restriction";
+import type { Restriction } from "~/core/limit/restriction";
 
 export const limitWhats = ["knee", "hip", "bearing-none", "bearing-two-legs", "impact", "note"] as const;
 

@@ -1,5 +1,5 @@
 import { enoughPercent } from "~/core/progression/activation-ranking";
-import type { Exercise } from "~/core/progression/exercise";
+import type { Exercise } from "~/core/exercise/exercise";
 import { label, t } from "~/messages/say";
 import ActivityBars from "./ActivityBars";
 

@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import type { Exercise, Variant } from "~/core/progression/exercise";
+import type { Exercise, Variant } from "~/core/exercise/exercise";
 import { label, t } from "~/messages/say";
 
 interface Props {

@@ -1,8 +1,8 @@
 import { useState } from "react";
 import { doseMinutes } from "~/core/dose/dose-minutes";
 import type { LibraryPatient } from "~/contract/library";
-import { firstPrescription, variantOf, type Exercise } from "~/core/progression/exercise";
-import { sidesOf } from "~/core/progression/sides-of";
+import { firstPrescription, variantOf, type Exercise } from "~/core/exercise/exercise";
+import { sidesOf } from "~/core/exercise/sides-of";
 import ExerciseFigure from "~/islands/figure/ExerciseFigure";
 import { usualHeightM } from "~/islands/figure/usual-height";
 import { useWrite } from "~/islands/frame/use-write";

@@ -1,5 +1,5 @@
-import type { Exercise } from "~/core/progression/exercise";
-import type { KnobValue, Prescription } from "~/core/progression/prescription";
+import type { Exercise } from "~/core/exercise/exercise";
+import type { KnobValue, Prescription } from "~/core/exercise/prescription";
 import FilterSelect from "~/islands/plan/FilterSelect";
 import { sayKnobValue } from "~/messages/describe";
 import { label, t } from "~/messages/say";

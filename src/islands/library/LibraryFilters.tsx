@@ -1,5 +1,5 @@
-import { bodyPositions, laneCodes, regions } from "~/core/progression/body";
-import { knobByName } from "~/core/progression/knob";
+import { bodyPositions, laneCodes, regions } from "~/core/exercise/body";
+import { knobByName } from "~/core/exercise/knob";
 import FilterSelect from "~/islands/plan/FilterSelect";
 import { sayKnobValue } from "~/messages/describe";
 import { t } from "~/messages/say";

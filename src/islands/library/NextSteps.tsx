@@ -1,7 +1,7 @@
 import { easier } from "~/core/progression/easier";
-import { variantOf, type Exercise } from "~/core/progression/exercise";
+import { variantOf, type Exercise } from "~/core/exercise/exercise";
 import { harder, type Harder } from "~/core/progression/harder";
-import type { Prescription } from "~/core/progression/prescription";
+import type { Prescription } from "~/core/exercise/prescription";
 import { sayKnobValue } from "~/messages/describe";
 import { label, t } from "~/messages/say";
 

@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from "react";
 import type { FieldProblem } from "~/core/schema/field-problem";
-import { laneCodes } from "~/core/progression/body";
-import { firstPrescription, type Exercise } from "~/core/progression/exercise";
+import { laneCodes } from "~/core/exercise/body";
+import { firstPrescription, type Exercise } from "~/core/exercise/exercise";
 import ExerciseFigure from "~/islands/figure/ExerciseFigure";
 import { call } from "~/islands/frame/call";
 import { useWrite } from "~/islands/frame/use-write";

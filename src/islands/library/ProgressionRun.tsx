@@ -1,5 +1,5 @@
-import type { Exercise } from "~/core/progression/exercise";
-import { firstPrescription } from "~/core/progression/exercise";
+import type { Exercise } from "~/core/exercise/exercise";
+import { firstPrescription } from "~/core/exercise/exercise";
 import type { InvolvedSide } from "~/core/measure/side-value";
 import FigureThumb from "~/islands/figure/FigureThumb";
 import { t } from "~/messages/say";

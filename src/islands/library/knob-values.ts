@@ -1,6 +1,6 @@
-import { variantOf, type Exercise } from "~/core/progression/exercise";
-import { knobByName } from "~/core/progression/knob";
-import type { KnobValue, Prescription } from "~/core/progression/prescription";
+import { variantOf, type Exercise } from "~/core/exercise/exercise";
+import { knobByName } from "~/core/exercise/knob";
+import type { KnobValue, Prescription } from "~/core/exercise/prescription";
 
 /** A knob that can be turned here, and where it can stand, easy to hard. */
 export interface KnobChoice {

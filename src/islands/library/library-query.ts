@@ -1,4 +1,4 @@
-import { bareHome } from "~/core/progression/kit";
+import { bareHome } from "~/core/exercise/kit";
 
 /** What the library is asked, as it stands in the address of the page. */
 export interface LibraryQuery {

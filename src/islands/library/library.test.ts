@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { startingExercises } from "~/catalogue/exercises/all";
 import { exerciseProblems } from "~/core/progression/exercise-problems";
-import { firstPrescription, type Exercise } from "~/core/progression/exercise";
+import { firstPrescription, type Exercise } from "~/core/exercise/exercise";
 import { doseText, doseTextProblems, withDose } from "./own-dose";
 import { codeOf, draftOf, draftProblems, exerciseOf } from "./own-exercise";
 import { knobChoices, turnedTo } from "./knob-values";

@@ -1,7 +1,7 @@
 import type { Dose } from "~/core/dose/dose";
 import type { FieldProblem } from "~/core/schema/field-problem";
-import type { Variant } from "~/core/progression/exercise";
-import { knobByName } from "~/core/progression/knob";
+import type { Variant } from "~/core/exercise/exercise";
+import { knobByName } from "~/core/exercise/knob";
 
 const singles = ["sets", "minutes", "restSeconds", "daysPerWeek"] as const;
 const ranges = ["reps", "hold", "contacts"] as const;

@@ -1,6 +1,6 @@
 import type { FieldProblem } from "~/core/schema/field-problem";
-import type { Exercise } from "~/core/progression/exercise";
-import type { Lane } from "~/core/progression/body";
+import type { Exercise } from "~/core/exercise/exercise";
+import type { Lane } from "~/core/exercise/body";
 import { doseText, doseTextProblems, withDose, type DoseText } from "./own-dose";
 
 /** What is typed about an exercise of the clinic's own. */

@@ -1,6 +1,6 @@
 import { FormProvider, useForm } from "react-hook-form";
 import type { PlanView } from "~/contract/plan";
-import { bareHome, fullGym } from "~/core/progression/kit";
+import { bareHome, fullGym } from "~/core/exercise/kit";
 import { useWrite } from "~/islands/frame/use-write";
 import { limitField, toLimit, type LimitField } from "~/islands/intake/limit-field";
 import { LimitsSection } from "~/islands/intake/SafetySections";

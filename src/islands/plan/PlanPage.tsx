@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { Problem } from "~/contract/problem";
 import type { PlanView } from "~/contract/plan";
-import type { Lane } from "~/core/progression/body";
+import type { Lane } from "~/core/exercise/body";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayNumber, t } from "~/messages/say";
 import CatalogueSearch from "./CatalogueSearch";

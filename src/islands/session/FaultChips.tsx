@@ -1,5 +1,5 @@
 import { X } from "lucide-react";
-import type { Exercise } from "~/core/progression/exercise";
+import type { Exercise } from "~/core/exercise/exercise";
 import type { FaultRecord } from "~/core/response/session-record";
 import { faultPhases } from "~/core/response/session-record";
 import { t } from "~/messages/say";

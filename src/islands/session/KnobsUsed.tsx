@@ -1,5 +1,5 @@
-import { variantOf } from "~/core/progression/exercise";
-import type { KnobValue } from "~/core/progression/prescription";
+import { variantOf } from "~/core/exercise/exercise";
+import type { KnobValue } from "~/core/exercise/prescription";
 import { sayKnobValue } from "~/messages/describe";
 import { label, t } from "~/messages/say";
 import type { SessionItem } from "./session-draft";

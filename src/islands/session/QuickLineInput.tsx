@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { sidesOf } from "~/core/progression/sides-of";
+import { sidesOf } from "~/core/exercise/sides-of";
 import { completeQuickLine } from "~/core/session/complete-quick-line";
 import { parseQuickLine } from "~/core/session/parse-quick-line";
 import { readQuickLine, type QuickItem, type QuickReading } from "~/core/session/read-quick-line";

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { CatalogueHit } from "~/contract/library";
 import type { Problem } from "~/contract/problem";
-import type { Exercise } from "~/core/progression/exercise";
+import type { Exercise } from "~/core/exercise/exercise";
 import { call } from "~/islands/frame/call";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { t } from "~/messages/say";

@@ -1,4 +1,4 @@
-import type { Exercise } from "~/core/progression/exercise";
+import type { Exercise } from "~/core/exercise/exercise";
 import { faultPhases, limitKinds, type FaultRecord } from "~/core/response/session-record";
 import {
   either,

@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { startingExercises } from "~/catalogue/exercises/all";
 import type { CaseSession } from "~/core/case/case-file";
 import type { StairView } from "~/contract/episode";
-import { firstPrescription, variantOf } from "~/core/progression/exercise";
+import { firstPrescription, variantOf } from "~/core/exercise/exercise";
 import type { SetRecord } from "~/core/response/session-record";
 import {
   correctingDraft,

@@ -1,9 +1,9 @@
 import { matchOf } from "~/core/session/match-of";
 import { v7 as uuid } from "uuid";
-import { sidesOf } from "~/core/progression/sides-of";
-import type { Exercise } from "~/core/progression/exercise";
-import type { KnobValue } from "~/core/progression/prescription";
-import { firstPrescription, variantOf } from "~/core/progression/exercise";
+import { sidesOf } from "~/core/exercise/sides-of";
+import type { Exercise } from "~/core/exercise/exercise";
+import type { KnobValue } from "~/core/exercise/prescription";
+import { firstPrescription, variantOf } from "~/core/exercise/exercise";
 import type { SessionBody } from "~/contract/daily";
 import type { StairItem, StairView } from "~/contract/episode";
 import type { CaseSession } from "~/core/case/case-file";

@@ -3,8 +3,8 @@ import { caseFormat, caseVersion, type CaseFile, type CaseItem } from "~/core/ca
 import { Circumstances, personalLimits } from "~/core/intake/intake";
 import type { Measure } from "~/core/measure/measure";
 import type { Pathway } from "~/core/pathway/pathway";
-import type { Exercise } from "~/core/progression/exercise";
-import type { Restriction } from "~/core/progression/restriction";
+import type { Exercise } from "~/core/exercise/exercise";
+import type { Restriction } from "~/core/limit/restriction";
 import { reviewCase, type CaseReview } from "~/core/review/review-case";
 import { check } from "~/core/schema/check";
 import type { CaseParts } from "./case-parts";

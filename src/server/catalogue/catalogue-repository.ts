@@ -1,5 +1,5 @@
 import type { RowDataPacket } from "mysql2";
-import type { Exercise } from "~/core/progression/exercise";
+import type { Exercise } from "~/core/exercise/exercise";
 import { fromDatabaseJson, toDatabaseTime, type Queryable } from "~/server/db/connection";
 
 export type CatalogueAction = "add" | "revise" | "retire" | "restore";

@@ -6,7 +6,7 @@ import {
 } from "~/core/progression/exercise-file";
 import type { CatalogueWritten, ExerciseBody, ImportBody, RetirementBody } from "~/contract/library";
 import type { FieldProblem } from "~/core/schema/field-problem";
-import type { Exercise } from "~/core/progression/exercise";
+import type { Exercise } from "~/core/exercise/exercise";
 import { writeAudit } from "~/server/audit/audit-repository";
 import type { StaffContext } from "~/server/staff-context";
 import { now } from "~/server/clock";

@@ -1,6 +1,6 @@
 import { startingExercises } from "~/catalogue/exercises/all";
 import { stageNeeds } from "~/catalogue/stage-needs/all";
-import type { Exercise } from "~/core/progression/exercise";
+import type { Exercise } from "~/core/exercise/exercise";
 import { exerciseIndex, type ExerciseIndex } from "~/core/progression/exercise-search";
 import type { StaffContext } from "~/server/staff-context";
 import { notFound } from "~/server/http/problem";

@@ -1,5 +1,5 @@
 import type { LibraryPatient } from "~/contract/library";
-import type { Exercise } from "~/core/progression/exercise";
+import type { Exercise } from "~/core/exercise/exercise";
 import { signingRoles } from "~/contract/roles";
 import type { StaffContext } from "~/server/staff-context";
 import { loadEpisode, noteRead } from "~/server/case/load-episode";

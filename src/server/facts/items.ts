@@ -1,5 +1,5 @@
 import { signingRoles } from "~/contract/roles";
-import type { Lane } from "~/core/progression/body";
+import type { Lane } from "~/core/exercise/body";
 import { id, instant, number, text } from "./column";
 import { fact } from "./fact";
 

@@ -1,4 +1,4 @@
-import type { Prescription } from "~/core/progression/prescription";
+import type { Prescription } from "~/core/exercise/prescription";
 import { id, instant, json, optional } from "./column";
 import { fact } from "./fact";
 

@@ -1,5 +1,5 @@
 import { v5 as uuidOf } from "uuid";
-import type { Restriction } from "~/core/progression/restriction";
+import type { Restriction } from "~/core/limit/restriction";
 import { id, instant, json } from "./column";
 import { fact } from "./fact";
 

@@ -1,9 +1,9 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { oneOf } from "~/core/schema/one-of";
 import { Change } from "~/core/progression/change";
-import { Exercise } from "~/core/progression/exercise";
-import { Prescription } from "~/core/progression/prescription";
-import { Restriction } from "~/core/progression/restriction";
+import { Exercise } from "~/core/exercise/exercise";
+import { Prescription } from "~/core/exercise/prescription";
+import { Restriction } from "~/core/limit/restriction";
 import { PainSchoolCode } from "~/core/response/pain-school";
 import { Side, TrainingDay } from "~/core/response/session-record";
 import { Evidence } from "./evidence";

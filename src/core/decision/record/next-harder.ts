@@ -1,6 +1,6 @@
-import { variantOf } from "~/core/progression/exercise";
+import { variantOf } from "~/core/exercise/exercise";
 import { harder, type Harder } from "~/core/progression/harder";
-import { obstacle } from "~/core/progression/restriction";
+import { obstacle } from "~/core/limit/restriction";
 import type { DecideInput } from "~/core/decision/record/decide-input";
 import { restingKnobs } from "./knob-history";
 import { takenByEase } from "./taken-by-ease";

@@ -1,8 +1,8 @@
 import { turnTo, type TurnedChange } from "~/core/progression/change";
-import { variantOf } from "~/core/progression/exercise";
-import { knobByName } from "~/core/progression/knob";
+import { variantOf } from "~/core/exercise/exercise";
+import { knobByName } from "~/core/exercise/knob";
 import { notch } from "~/core/progression/notch";
-import type { KnobValue } from "~/core/progression/prescription";
+import type { KnobValue } from "~/core/exercise/prescription";
 import type { DecideInput } from "~/core/decision/record/decide-input";
 
 type Basis = Pick<DecideInput, "exercise" | "prescription" | "changes">;

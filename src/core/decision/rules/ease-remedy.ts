@@ -1,6 +1,6 @@
 import { turnTo, type TurnedChange } from "~/core/progression/change";
 import { easierKnob, easierNotch, easierVariant } from "~/core/progression/easier";
-import { variantOf } from "~/core/progression/exercise";
+import { variantOf } from "~/core/exercise/exercise";
 import { loadNotch } from "~/core/progression/notch";
 import type { RecordView } from "~/core/decision/record/record-view";
 

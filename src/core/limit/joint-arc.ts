@@ -1,5 +1,5 @@
-import type { Variant } from "./exercise";
-import type { Prescription } from "./prescription";
+import type { Variant } from "~/core/exercise/exercise";
+import type { Prescription } from "~/core/exercise/prescription";
 
 /**
  * Flexion through which a joint works under a prescription, degrees: the variant's own arc, with the `arc` or the

@@ -1,4 +1,5 @@
 import { Type, type Static } from "@sinclair/typebox";
+import { Asks } from "~/core/exercise/asks";
 import { Dose } from "~/core/dose/dose";
 import { oneOf } from "~/core/schema/one-of";
 import { BodyPosition, ForbidCode, Lane, Muscle, Phase, Region } from "./body";
@@ -51,6 +52,8 @@ export const Variant = Type.Object(
     phase: Type.Optional(Phase),
     /** Flexion arcs of knee and hip under this movement, for range limits and the low-knee-bend filter. */
     arcs: Type.Optional(Type.Object({ knee: Arc, hip: Arc }, closed)),
+    /** Where it asks other things than its exercise. */
+    asks: Type.Optional(Asks),
   },
   closed,
 );
@@ -112,6 +115,8 @@ export const Exercise = Type.Object(
     caution: Type.Optional(Type.String({ maxLength: 240 })),
     safety: Type.Optional(words(240)),
     forbiddenBy: Type.Optional(Type.Array(ForbidCode, { maxItems: 6 })),
+    /** What the movement asks that no drawing can tell; the rest of its demand is read from its figure. */
+    asks: Type.Optional(Asks),
     activation: Type.Optional(Type.Array(Activation, { maxItems: 12 })),
     /** Code of the measure whose maximum an effort band of this exercise is a share of. */
     gauge: Type.Optional(Type.String({ maxLength: 60 })),

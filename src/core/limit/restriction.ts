@@ -1,10 +1,10 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { oneOf } from "~/core/schema/one-of";
-import { BodyPosition, ForbidCode, Lane, Phase } from "./body";
-import type { Exercise, Variant } from "./exercise";
+import { BodyPosition, ForbidCode, Lane, Phase } from "~/core/exercise/body";
+import type { Exercise, Variant } from "~/core/exercise/exercise";
 import { jointArc } from "./joint-arc";
-import { findKnob } from "./knob";
-import { KnobValue, type Prescription } from "./prescription";
+import { findKnob } from "~/core/exercise/knob";
+import { KnobValue, type Prescription } from "~/core/exercise/prescription";
 
 const common = {
   origin: oneOf(["surgeon", "stage", "kit", "person", "clinician"], "Who set the limit"),

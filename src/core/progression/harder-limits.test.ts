@@ -3,11 +3,11 @@ import { describe, expect, it } from "vitest";
 import { adductorSlide, ballSqueeze } from "~/catalogue/exercises/adductors";
 import { hinge } from "~/catalogue/exercises/posterior-chain";
 import { squat } from "~/catalogue/exercises/squats";
-import { firstPrescription, variantOf, type Exercise } from "./exercise";
+import { firstPrescription, variantOf, type Exercise } from "~/core/exercise/exercise";
 import { harder } from "./harder";
 import { loadNotch } from "./notch";
-import type { Prescription } from "./prescription";
-import { type Restriction } from "./restriction";
+import type { Prescription } from "~/core/exercise/prescription";
+import { type Restriction } from "~/core/limit/restriction";
 
 const free = { restrictions: [], today: "2026-03-10" };
 const first = (exercise: Exercise, variantId: string) => firstPrescription(variantOf(exercise, variantId));

@@ -1,6 +1,6 @@
 import { problemIf, within, type FieldProblem } from "~/core/schema/field-problem";
-import { findKnob } from "./knob";
-import { kitByCode } from "./kit";
+import { findKnob } from "~/core/exercise/knob";
+import { kitByCode } from "~/core/exercise/kit";
 import type { Restriction } from "./restriction";
 
 /**

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { exerciseWith, strength } from "~tests/builders/decide-input";
-import { firstPrescription } from "./exercise";
+import { firstPrescription } from "~/core/exercise/exercise";
 import { obstacle, type Restriction } from "./restriction";
 import { restrictionProblems } from "./restriction-problems";
 

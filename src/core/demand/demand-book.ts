@@ -1,0 +1,67 @@
+import type { Figure } from "~/core/figure/figure";
+import { bodyLengths, type BodyLengths, type BodySize } from "~/core/pose/body-lengths";
+import { variantOf, type Exercise } from "~/core/exercise/exercise";
+import type { Prescription } from "~/core/exercise/prescription";
+import type { Demand } from "./demand";
+import { demandOf } from "./demand-of";
+import { drawnDemand, type DrawnDemandOrWhy } from "./drawn-demand";
+
+/** A body as demands are asked for it: lengths in metres, mass in kilograms where it is known. */
+export interface AskedBody extends BodySize {
+  readonly massKg?: number;
+}
+
+export type Told =
+  { readonly ok: true; readonly demand: Demand } | { readonly ok: false; readonly why: string };
+
+/** Tells what prescriptions ask of one body. */
+export interface DemandBook {
+  readonly demandOf: (exercise: Exercise, prescription: Prescription) => Told;
+}
+
+/** How an exercise is drawn with its knobs set; null when nobody drew it. */
+export type Draws = (
+  exercise: Exercise,
+  prescription: Pick<Prescription, "settings">,
+  lengths: BodyLengths,
+) => Figure | null;
+
+/** What was read from drawings, by body, figure and settings. Whoever asks keeps it, and for how long. */
+export type KeptDrawings = Pick<Map<string, DrawnDemandOrWhy>, "get" | "set">;
+
+/** Kilograms per square metre of height of an adult of middle build, taken where nobody weighed them (WHO's middle of the healthy range). */
+const middleBuild = 22;
+
+/** A book that knows no drawing: whatever must be judged by one cannot be, and is not let pass. */
+export const noDrawings: DemandBook = { demandOf: () => ({ ok: false, why: "nothing is drawn of it" }) };
+
+/**
+ * A book for one body.
+ *
+ * @param kept drawings read before, which are added to: reading one takes a millisecond or two, judging one none
+ * @throws RangeError for a body that nobody has
+ */
+export function demandBook(body: AskedBody, draws: Draws, kept: KeptDrawings = new Map()): DemandBook {
+  const lengths = bodyLengths(body);
+  const massKg = body.massKg ?? middleBuild * body.heightM ** 2;
+  const size = `${body.heightM}/${body.shankM ?? ""}/${body.thighM ?? ""}`;
+  const drawnOf = (exercise: Exercise, prescription: Prescription): DrawnDemandOrWhy => {
+    const key = `${size}/${exercise.id}/${exercise.drawnLike ?? ""}/${JSON.stringify(prescription.settings)}`;
+    const before = kept.get(key);
+    if (before) return before;
+    const figure = draws(exercise, prescription, lengths);
+    const drawn: DrawnDemandOrWhy = figure
+      ? drawnDemand(lengths, figure)
+      : { ok: false, why: "nothing is drawn of it" };
+    kept.set(key, drawn);
+    return drawn;
+  };
+  return {
+    demandOf: (exercise, prescription) => {
+      const drawn = drawnOf(exercise, prescription);
+      if (!drawn.ok) return drawn;
+      const variant = variantOf(exercise, prescription.variantId);
+      return { ok: true, demand: demandOf({ exercise, variant, prescription, drawn: drawn.demand, massKg }) };
+    },
+  };
+}

@@ -7,7 +7,8 @@ import { measuresOf } from "~/catalogue/pathways/measures-of";
 import { groinPathway } from "~/catalogue/pathways/groin";
 import { startingExercises } from "~/catalogue/exercises/all";
 import { caseFormat, caseVersion, type CaseFile } from "~/core/case/case-file";
-import { reviewCase, type CaseReview, type ItemReview } from "~/core/review/review-case";
+import type { CaseReview, ItemReview } from "~/core/review/review-case";
+import { reviewed } from "./reviewed";
 import { effortTarget } from "~/core/dose/effort-target";
 import { firstPrescription, type Exercise } from "~/core/exercise/exercise";
 import { sidesOf } from "~/core/exercise/sides-of";
@@ -114,9 +115,7 @@ export function simulate(profile: DemoProfile, today: string): CaseFile {
 
   for (const day of profile.sessions) {
     const minuteOf = (minute: number) => on(day, `09:${String(minute).padStart(2, "0")}`);
-    const review = profile.signs
-      ? sign(file, profile, minuteOf)
-      : reviewCase(knownAt(file, on(day, "09:00")));
+    const review = profile.signs ? sign(file, profile, minuteOf) : reviewed(knownAt(file, on(day, "09:00")));
     const fixed = profile.pain?.[day];
     const before = fixed?.[0] ?? clamp(Math.round(profile.irritability * random() * 2));
     const items = review.items.filter((item) => item.prescribedAt <= on(day, "09:30"));
@@ -245,7 +244,7 @@ function knownAt(file: CaseFile, asOf: string): CaseFile {
  */
 function sign(file: CaseFile, profile: DemoProfile, atMinute: (minute: number) => string): CaseReview {
   let minute = 0;
-  let review = reviewCase(knownAt(file, atMinute(minute)));
+  let review = reviewed(knownAt(file, atMinute(minute)));
   for (const { itemId } of review.items) {
     const at = atMinute(minute);
     const item = review.items.find((entry) => entry.itemId === itemId);
@@ -270,7 +269,7 @@ function sign(file: CaseFile, profile: DemoProfile, atMinute: (minute: number) =
       .find((entry) => entry.id === itemId)
       ?.prescriptions.push({ id: demoId(decisionId), from: at, prescription: change.prescription });
     minute += 1;
-    review = reviewCase(knownAt(file, atMinute(minute)));
+    review = reviewed(knownAt(file, atMinute(minute)));
   }
   return review;
 }

@@ -1,3 +1,7 @@
+import { LRUCache } from "lru-cache";
+import { bookOfHeight } from "~/catalogue/demands/book";
+import type { DrawnDemandOrWhy } from "~/core/demand/drawn-demand";
+import { drawnHeights } from "~/core/pose/body-lengths";
 import { Type, type Static } from "@sinclair/typebox";
 import { calculation, type Calculation } from "~/core/calculation/calculation";
 import { calculations } from "~/core/calculation/registry";
@@ -35,6 +39,7 @@ const StepInput = Type.Object(
     kit: Type.Optional(Type.Array(Type.String({ maxLength: 40 }), { maxItems: 60 })),
     restrictions: Type.Optional(Type.Array(Restriction, { maxItems: 50 })),
     today: Type.Optional(Type.String({ format: "date", description: "For restrictions with dates" })),
+    heightM: Type.Optional(Type.Number({ minimum: drawnHeights.low, maximum: drawnHeights.high })),
   },
   closed,
 );
@@ -51,6 +56,8 @@ const StepOutput = Type.Object({
 });
 
 const anyDay = "2000-01-01";
+/** Drawings that were read: of the starting catalogue and a few heights, so their number is bounded. */
+const kept = new LRUCache<string, DrawnDemandOrWhy>({ max: 20_000 });
 
 function named(variantId: string) {
   for (const exercise of startingExercises) {
@@ -81,6 +88,7 @@ function step(turn: typeof harder | typeof easier) {
     kit,
     restrictions = [],
     today = anyDay,
+    heightM,
   }: StepInput): Static<typeof StepOutput> => {
     const found = named(id);
     if (!found) throw new RangeError("the variant is checked before");
@@ -93,7 +101,13 @@ function step(turn: typeof harder | typeof easier) {
     const atHand: Restriction[] = kit
       ? [{ kind: "kit", available: kit, origin: "kit", says: "not among the kit at hand" }]
       : [];
-    return said(turn(found.exercise, prescription, { restrictions: [...restrictions, ...atHand], today }));
+    return said(
+      turn(found.exercise, prescription, {
+        restrictions: [...restrictions, ...atHand],
+        today,
+        book: bookOfHeight(heightM ?? null, kept),
+      }),
+    );
   };
 }
 
@@ -172,7 +186,7 @@ const catalogueCalculations: readonly Calculation[] = [
 
 /** Every calculation of the product: those of the core, and those that look into the starting catalogue. */
 export const allCalculations: readonly Calculation[] = [
-  ...calculations,
+  ...calculations((heightM) => bookOfHeight(heightM, kept)),
   ...catalogueCalculations,
   ...demandCalculations,
 ];

@@ -1,6 +1,16 @@
+import { drawnHeights } from "~/core/pose/body-lengths";
 import { demandBook, type AskedBody, type DemandBook, type KeptDrawings } from "~/core/demand/demand-book";
 import { withAsks } from "~/catalogue/exercises/asks";
 import { figureOf } from "~/catalogue/figures/all";
+
+/** Height that is drawn where nobody measured one, metres: the middle of adults (common practice). */
+export const usualHeightM = 1.7;
+
+/** The book of a measured height, or of the usual one; a height at which nobody is drawn is taken as the nearest that is. */
+export function bookOfHeight(measured: number | null, kept?: KeptDrawings): DemandBook {
+  const heightM = Math.min(drawnHeights.high, Math.max(drawnHeights.low, measured ?? usualHeightM));
+  return bookFor({ heightM }, kept);
+}
 
 /**
  * What prescriptions ask of a body, by the catalogue's drawings. Versions of starting exercises that were stored before

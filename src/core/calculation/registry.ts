@@ -1,3 +1,6 @@
+import { measuredHeight } from "~/core/case/measured-height";
+import { judgedDays } from "~/core/decision/record/judged-days";
+import type { DemandBook } from "~/core/demand/demand-book";
 import { decide } from "~/core/decision/decide";
 import { DecideInput, Proposal } from "~/core/decision/record/decide-input";
 import { evaluateGate } from "~/core/gate/evaluate-gate";
@@ -19,8 +22,12 @@ import { problemIf, within } from "~/core/schema/field-problem";
 
 const zoneProblem = (zone: string) => problemIf(!isZone(zone), "/zone", "is not an IANA time zone");
 
-/** Every calculation that needs no catalogue. */
-export const calculations: readonly Calculation[] = [
+/**
+ * Every calculation that needs nothing of the catalogue but its drawings.
+ *
+ * @param bookOf what settings ask of a body of this height in metres, or of a usual one where nobody measured it
+ */
+export const calculations = (bookOf: (heightM: number | null) => DemandBook): readonly Calculation[] => [
   ...doseCalculations,
   ...measureCalculations,
   calculation({
@@ -53,7 +60,7 @@ export const calculations: readonly Calculation[] = [
         ...restrictionProblems(i.restrictions, "/restrictions"),
       ];
     },
-    run: decide,
+    run: (input) => decide(input, judgedDays(input), bookOf(input.heightM ?? null)),
   }),
   calculation({
     name: "gate",
@@ -83,6 +90,6 @@ export const calculations: readonly Calculation[] = [
         restrictionProblems(restrictions, `/limitSettings/${n}/restrictions`),
       ),
     ],
-    run: (file) => reviewCase(file),
+    run: (file) => reviewCase(file, { book: bookOf(measuredHeight(file)) }),
   }),
 ];

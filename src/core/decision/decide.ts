@@ -1,3 +1,5 @@
+import type { DemandBook } from "~/core/demand/demand-book";
+import { labelBook } from "~/core/demand/label-book";
 import type { DecideInput, Finding, Proposal } from "~/core/decision/record/decide-input";
 import type { DayJudgement } from "~/core/response/judge-day";
 import { judgedDays } from "~/core/decision/record/judged-days";
@@ -10,7 +12,7 @@ import { stepUp, wait } from "./rules/step-up";
 import { stop } from "./rules/stop";
 
 /** Stored with every signed decision; raised whenever a rule can answer differently. */
-export const engineVersion = "1.3.0";
+export const engineVersion = "1.4.0";
 
 /** The rules in their order: the first that finds something decides. */
 const rules: readonly ((view: RecordView) => Finding | null)[] = [stop, ease, wait, stepUp, plateau, hold];
@@ -25,11 +27,16 @@ const rules: readonly ((view: RecordView) => Finding | null)[] = [stop, ease, wa
  *
  * @param input a valid DecideInput; instants are ISO, forces newtons, pain whole numbers 0–10
  * @param judged the judged training days of this very input, where that has been done already
+ * @param book what settings ask of this body; what variants say of themselves where nobody knows it
  * @returns a proposal for a clinician to accept, change or refuse; never an order
  * Source: common practice; bands and figures as marked in the rules.
  */
-export function decide(input: DecideInput, judged: readonly DayJudgement[] = judgedDays(input)): Proposal {
-  const view = viewRecord(input, judged);
+export function decide(
+  input: DecideInput,
+  judged: readonly DayJudgement[] = judgedDays(input),
+  book: DemandBook = labelBook,
+): Proposal {
+  const view = viewRecord(input, judged, book);
   for (const rule of rules) {
     const finding = rule(view);
     if (finding) return { ...withNotes(finding, view), engineVersion };

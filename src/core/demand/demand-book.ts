@@ -27,13 +27,13 @@ export type Draws = (
 ) => Figure | null;
 
 /** What was read from drawings, by body, figure and settings. Whoever asks keeps it, and for how long. */
-export type KeptDrawings = Pick<Map<string, DrawnDemandOrWhy>, "get" | "set">;
+export interface KeptDrawings {
+  readonly get: (key: string) => DrawnDemandOrWhy | undefined;
+  readonly set: (key: string, drawn: DrawnDemandOrWhy) => unknown;
+}
 
 /** Kilograms per square metre of height of an adult of middle build, taken where nobody weighed them (WHO's middle of the healthy range). */
 const middleBuild = 22;
-
-/** A book that knows no drawing: whatever must be judged by one cannot be, and is not let pass. */
-export const noDrawings: DemandBook = { demandOf: () => ({ ok: false, why: "nothing is drawn of it" }) };
 
 /**
  * A book for one body.

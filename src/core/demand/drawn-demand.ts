@@ -205,5 +205,6 @@ function landing(looks: readonly Look[]): 0 | 1 | 2 {
 
 function span(looks: readonly Look[], angle: (look: Look) => number): DegreeSpan {
   const all = looks.map(angle);
-  return [Math.min(...all), Math.max(...all)];
+  // Nothing is added, and −0 becomes 0.
+  return [Math.min(...all) + 0, Math.max(...all) + 0];
 }

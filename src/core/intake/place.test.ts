@@ -1,10 +1,11 @@
+import { bookFor } from "~/catalogue/demands/book";
 import { describe, expect, it } from "vitest";
 import { startingExercises } from "~/catalogue/exercises/all";
 import { startingMeasures } from "~/catalogue/measures/all";
 import { pathwayByCode, startingPathways } from "~/catalogue/pathways/all";
 import type { MeasureResult } from "~/core/measure/measure";
 import { bareHome, fullGym } from "~/core/exercise/kit";
-import { obstacle } from "~/core/limit/restriction";
+import { obstacle } from "~/core/limit/obstacle";
 import { variantOf } from "~/core/exercise/exercise";
 import { someIntake } from "~tests/builders/intake";
 import { intakeProblems, personalLimits, type Intake } from "./intake";
@@ -12,6 +13,7 @@ import { placePatient } from "./place";
 import { mostUrgent, stopSignals } from "./stop-signal";
 
 const today = "2026-03-10";
+const book = bookFor({ heightM: 1.75 }, new Map());
 const place = (intake: Intake, results: MeasureResult[] = [], on = today) =>
   placePatient({
     intake,
@@ -20,6 +22,7 @@ const place = (intake: Intake, results: MeasureResult[] = [], on = today) =>
     measures: startingMeasures,
     results,
     today: on,
+    book,
   });
 
 describe.each(startingPathways.map((p) => p.code))("%s", (code) => {
@@ -37,7 +40,7 @@ describe.each(startingPathways.map((p) => p.code))("%s", (code) => {
       if (!exercise || !chosen) throw new Error(`${stage} ${lane}`);
       expect(exercise.lane).toBe(lane);
       const variant = variantOf(exercise, chosen.variantId);
-      expect(obstacle(chosen.prescription, variant, exercise, limits, today)).toBeNull();
+      expect(obstacle(chosen.prescription, variant, exercise, limits, today, book)).toBeNull();
     }
   });
 });

@@ -1,3 +1,4 @@
+import type { DemandBook } from "~/core/demand/demand-book";
 import { Type, type Static } from "@sinclair/typebox";
 import { doseMinutes, DoseMinutesOutput } from "~/core/dose/dose-minutes";
 import { planMinutes } from "~/core/dose/plan-minutes";
@@ -9,7 +10,8 @@ import type { Pathway, Stage } from "~/core/pathway/pathway";
 import { Lane, phases, type Phase } from "~/core/exercise/body";
 import { firstPrescription, type Exercise, type Variant } from "~/core/exercise/exercise";
 import { Prescription } from "~/core/exercise/prescription";
-import { obstacle, type Restriction } from "~/core/limit/restriction";
+import { obstacle } from "~/core/limit/obstacle";
+import type { Restriction } from "~/core/limit/restriction";
 import { sidesOf } from "~/core/exercise/sides-of";
 import { daysBetween } from "~/core/schedule/local-day";
 import { daysToLastStage } from "~/core/pathway/days-to-last-stage";
@@ -68,6 +70,8 @@ export interface PlaceInput {
   readonly measures: readonly Measure[];
   readonly results: readonly MeasureResult[];
   readonly today: string;
+  /** What settings ask of this body. */
+  readonly book: DemandBook;
 }
 
 const alternativesShown = 6;
@@ -146,7 +150,8 @@ function placedLane(lane: Lane, stage: Stage, limits: readonly Restriction[], in
   const candidates = (named.length > 0 ? named : own).flatMap((exercise) =>
     exercise.variants
       .filter(
-        (variant) => obstacle(firstPrescription(variant), variant, exercise, limits, input.today) === null,
+        (variant) =>
+          obstacle(firstPrescription(variant), variant, exercise, limits, input.today, input.book) === null,
       )
       .map((variant) => ({ exercise, variant })),
   );

@@ -1,7 +1,9 @@
+import { labelBook } from "~/core/demand/label-book";
 import { describe, expect, it } from "vitest";
 import { exerciseWith, strength } from "~tests/builders/decide-input";
 import { firstPrescription } from "~/core/exercise/exercise";
-import { obstacle, type Restriction } from "./restriction";
+import { obstacle } from "./obstacle";
+import type { Restriction } from "./restriction";
 import { restrictionProblems } from "./restriction-problems";
 
 const from = { origin: "surgeon" as const, says: "as the sheet says" };
@@ -47,6 +49,8 @@ describe("should one stand in an old record all the same", () => {
   ])("a limit of %s to %s bars instead of throwing or passing", (knob, hardest) => {
     if (!variant) throw new Error("the exercise has a variant");
     const limit: Restriction = { kind: "knob-limit", knob, hardest, ...from };
-    expect(obstacle(firstPrescription(variant), variant, exercise, [limit], "2026-03-10")).toBe(limit);
+    expect(obstacle(firstPrescription(variant), variant, exercise, [limit], "2026-03-10", labelBook)).toBe(
+      limit,
+    );
   });
 });

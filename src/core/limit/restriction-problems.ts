@@ -32,6 +32,7 @@ function kindProblems(limit: Restriction): FieldProblem[] {
       if (!knob) return [{ path: "/knob", problem: `${limit.knob} is not a setting of any exercise` }];
       return problemIf(!knob.accepts(limit.hardest), "/hardest", `cannot be a value of ${limit.knob}`);
     }
+    case "range":
     case "range-limit": {
       const { leastDeg, mostDeg } = limit;
       return [

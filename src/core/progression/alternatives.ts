@@ -1,10 +1,11 @@
 import { turnTo, type TurnedChange } from "./change";
 import { easierKnob, easierVariant } from "./easier";
 import { variantOf, type Exercise } from "~/core/exercise/exercise";
-import { variantChange } from "./harder";
+import { variantChange, type HarderOptions } from "./harder";
 import { notch } from "./notch";
 import type { Prescription } from "~/core/exercise/prescription";
-import { obstacle, shelfUnder, type Restriction } from "~/core/limit/restriction";
+import { obstacle } from "~/core/limit/obstacle";
+import { shelfUnder } from "~/core/limit/restriction";
 
 /** A change a clinician may choose instead of the proposal, with what stands in its way. */
 export interface AlternativeChange extends Pick<TurnedChange, "knob" | "from" | "to" | "prescription"> {
@@ -20,8 +21,7 @@ export interface AlternativeChange extends Pick<TurnedChange, "knob" | "from" | 
 export function alternatives(
   exercise: Exercise,
   prescription: Prescription,
-  restrictions: readonly Restriction[],
-  today: string,
+  { restrictions, today, book }: Pick<HarderOptions, "restrictions" | "today" | "book">,
 ): AlternativeChange[] {
   const variant = variantOf(exercise, prescription.variantId);
   const at = exercise.variants.indexOf(variant);
@@ -45,7 +45,7 @@ export function alternatives(
   const described = (direction: "harder" | "easier") => (change: TurnedChange | null) => {
     if (!change) return [];
     const target = variantOf(exercise, change.prescription.variantId);
-    const stop = obstacle(change.prescription, target, exercise, restrictions, today);
+    const stop = obstacle(change.prescription, target, exercise, restrictions, today, book);
     return [{ ...change, direction, blockedBy: stop?.says ?? null }];
   };
   return [...easier.flatMap(described("easier")), ...harder.flatMap(described("harder"))];

@@ -4,7 +4,8 @@ import { variantChange, type Harder, type HarderOptions } from "./harder";
 import { knobByName } from "~/core/exercise/knob";
 import { notch, type Shelf } from "./notch";
 import type { Prescription } from "~/core/exercise/prescription";
-import { obstacle, shelfUnder } from "~/core/limit/restriction";
+import { obstacle } from "~/core/limit/obstacle";
+import { shelfUnder } from "~/core/limit/restriction";
 
 /**
  * The setting from which `harder` leads to this one: the knob that is turned last on the way here, one notch back;
@@ -17,7 +18,7 @@ import { obstacle, shelfUnder } from "~/core/limit/restriction";
 export function easier(
   exercise: Exercise,
   prescription: Prescription,
-  { restrictions, today }: Pick<HarderOptions, "restrictions" | "today">,
+  { restrictions, today, book }: Pick<HarderOptions, "restrictions" | "today" | "book">,
 ): Harder {
   const shelf = shelfUnder(restrictions, today);
   const ways = [
@@ -26,7 +27,7 @@ export function easier(
   ];
   const barred = ways.map((change) => {
     const variant = variantOf(exercise, change.prescription.variantId);
-    return { change, stop: obstacle(change.prescription, variant, exercise, restrictions, today) };
+    return { change, stop: obstacle(change.prescription, variant, exercise, restrictions, today, book) };
   });
   const open = barred.find(({ stop }) => stop === null);
   if (open) return { found: "change", change: open.change };

@@ -1,3 +1,4 @@
+import { bookFor } from "~/catalogue/demands/book";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { adductorSlide, ballSqueeze } from "~/catalogue/exercises/adductors";
@@ -9,7 +10,7 @@ import { loadNotch } from "./notch";
 import type { Prescription } from "~/core/exercise/prescription";
 import { type Restriction } from "~/core/limit/restriction";
 
-const free = { restrictions: [], today: "2026-03-10" };
+const free = { restrictions: [], today: "2026-03-10", book: bookFor({ heightM: 1.75 }) };
 const first = (exercise: Exercise, variantId: string) => firstPrescription(variantOf(exercise, variantId));
 
 describe("restrictions stop a step and are named", () => {
@@ -20,7 +21,7 @@ describe("restrictions stop a step and are named", () => {
     prescription: Prescription,
     restriction: Restriction,
     today = "2026-03-10",
-  ) => harder(exercise, prescription, { restrictions: [restriction], today });
+  ) => harder(exercise, prescription, { ...free, restrictions: [restriction], today });
   const says = "as written";
 
   it("a limit on a band compares its upper end", () => {
@@ -64,7 +65,7 @@ describe("restrictions stop a step and are named", () => {
       says: "stage",
     };
     const surgeon: Restriction = { ...stage, origin: "surgeon", says: "surgeon" };
-    const result = harder(ballSqueeze, squeeze, { restrictions: [stage, surgeon], today: "2026-03-10" });
+    const result = harder(ballSqueeze, squeeze, { ...free, restrictions: [stage, surgeon] });
     expect(result).toMatchObject({ restriction: { says: "surgeon" } });
   });
   it("a limit holds up to and including its last day", () => {
@@ -135,7 +136,7 @@ describe("a shelf", () => {
       says: "nothing heavier than 8 kg at home",
     };
     const at = first(hinge, "hinge-loaded");
-    expect(harder(hinge, at, { restrictions: [restriction], today: free.today })).toMatchObject({
+    expect(harder(hinge, at, { ...free, restrictions: [restriction] })).toMatchObject({
       found: "restriction",
       knob: "load",
       restriction: { says: "nothing heavier than 8 kg at home" },
@@ -154,7 +155,7 @@ it("a restriction counts from its first day to its last", () => {
     until: "2026-03-12",
   };
   const squatting = first(squat, "squat-free");
-  const on = (today: string) => harder(squat, squatting, { restrictions: [limit], today }).found;
+  const on = (today: string) => harder(squat, squatting, { ...free, restrictions: [limit], today }).found;
   expect(["2026-03-07", "2026-03-08", "2026-03-12", "2026-03-13"].map(on)).toEqual([
     "change",
     "restriction",

@@ -1,3 +1,4 @@
+import { bookFor } from "~/catalogue/demands/book";
 import { describe, expect, it } from "vitest";
 import { startingExercises } from "~/catalogue/exercises/all";
 import { adductorSlide, ballSqueeze } from "~/catalogue/exercises/adductors";
@@ -10,9 +11,10 @@ import { turnedKnobs } from "~/core/exercise/knob";
 import { laneProgress } from "./lane-progress";
 import { notch } from "./notch";
 import type { Prescription } from "~/core/exercise/prescription";
-import { obstacle, type Restriction } from "~/core/limit/restriction";
+import { obstacle } from "~/core/limit/obstacle";
+import type { Restriction } from "~/core/limit/restriction";
 
-const free = { restrictions: [], today: "2026-03-10" };
+const free = { restrictions: [], today: "2026-03-10", book: bookFor({ heightM: 1.75 }) };
 const first = (exercise: Exercise, variantId: string) => firstPrescription(variantOf(exercise, variantId));
 
 /** Climbs from the easiest setting until nothing is left to turn. */
@@ -98,11 +100,13 @@ describe.each(startingExercises.map((exercise) => [exercise.id, exercise] as con
       for (const restriction of limits) {
         for (const turn of [harder, easier]) {
           for (const at of path) {
-            const result = turn(exercise, at, { restrictions: [restriction], today: free.today });
+            const result = turn(exercise, at, { ...free, restrictions: [restriction] });
             if (result.found !== "change") continue;
             const { prescription } = result.change;
             const variant = variantOf(exercise, prescription.variantId);
-            expect(obstacle(prescription, variant, exercise, [restriction], free.today)).toBeNull();
+            expect(
+              obstacle(prescription, variant, exercise, [restriction], free.today, free.book),
+            ).toBeNull();
           }
         }
       }
@@ -125,12 +129,12 @@ it("easier goes round a way that is barred, and says when every way is", () => {
     ...first(hinge, "hinge-loaded"),
     dose: { ...first(hinge, "hinge-loaded").dose, loadKg: 10 },
   };
-  expect(easier(hinge, loaded, { restrictions: [noSupport], today: free.today })).toMatchObject({
+  expect(easier(hinge, loaded, { ...free, restrictions: [noSupport] })).toMatchObject({
     found: "change",
     change: { knob: "load", to: 8 },
   });
   const unloaded = { ...loaded, dose: { ...loaded.dose, loadKg: 0 } };
-  expect(easier(hinge, unloaded, { restrictions: [noSupport], today: free.today })).toMatchObject({
+  expect(easier(hinge, unloaded, { ...free, restrictions: [noSupport] })).toMatchObject({
     found: "restriction",
     restriction: { says },
   });
@@ -145,7 +149,7 @@ it("alternatives turn one knob each, name what blocks them, and never leave the 
     origin: "clinician",
     says: "part only",
   };
-  const found = alternatives(adductorSlide, slide, [limit], "2026-03-10");
+  const found = alternatives(adductorSlide, slide, { ...free, restrictions: [limit] });
   expect(found.find((a) => a.knob === "range")?.blockedBy).toBe("part only");
   expect(found.find((a) => a.kind === "variant")).toMatchObject({ direction: "easier", knob: "support" });
   for (const { kind, knob, prescription } of found) {

@@ -1,3 +1,4 @@
+import type { DemandBook } from "~/core/demand/demand-book";
 import { turnTo, type TurnedChange } from "./change";
 import {
   firstPrescription,
@@ -9,9 +10,12 @@ import {
 import { knobByName, turnedKnobs } from "~/core/exercise/knob";
 import { notch } from "./notch";
 import type { Prescription } from "~/core/exercise/prescription";
-import { inForce, obstacle, shelfUnder, type Restriction } from "~/core/limit/restriction";
+import { obstacle } from "~/core/limit/obstacle";
+import { inForce, shelfUnder, type Restriction } from "~/core/limit/restriction";
 
 export interface HarderOptions {
+  /** What settings ask of this body. */
+  readonly book: DemandBook;
   readonly restrictions: readonly Restriction[];
   /** Local date, for restrictions that end. */
   readonly today: string;
@@ -50,7 +54,14 @@ export function harder(exercise: Exercise, prescription: Prescription, options: 
       continue;
     }
     const change = turnTo(prescription, turn.knob, to);
-    const stop = obstacle(change.prescription, variant, exercise, options.restrictions, options.today);
+    const stop = obstacle(
+      change.prescription,
+      variant,
+      exercise,
+      options.restrictions,
+      options.today,
+      options.book,
+    );
     return stop ? { found: "restriction", restriction: stop, knob: turn.knob } : { found: "change", change };
   }
   if (leftAlone) return { found: "left-alone", knob: leftAlone };
@@ -70,7 +81,14 @@ function nextVariant(exercise: Exercise, prescription: Prescription, options: Ha
   if (!next || !present) return { found: "spent" };
   const change = variantChange(present, next, prescription);
   if (options.leaveAlone?.includes(change.knob)) return { found: "left-alone", knob: change.knob };
-  const stop = obstacle(change.prescription, next, exercise, options.restrictions, options.today);
+  const stop = obstacle(
+    change.prescription,
+    next,
+    exercise,
+    options.restrictions,
+    options.today,
+    options.book,
+  );
   return stop ? { found: "restriction", restriction: stop, knob: change.knob } : { found: "change", change };
 }
 

@@ -1,7 +1,9 @@
+import { labelBook } from "~/core/demand/label-book";
 import { Type, type Static } from "@sinclair/typebox";
 import { Lane, Phase } from "~/core/exercise/body";
 import { firstPrescription, type Exercise, type Variant } from "~/core/exercise/exercise";
-import { obstacle, Restriction } from "~/core/limit/restriction";
+import { obstacle } from "~/core/limit/obstacle";
+import { Restriction } from "~/core/limit/restriction";
 import { Source } from "~/core/schema/source";
 
 /** What a stage of a pathway must train: lanes, the phases of work it allows in each, and its own limits. */
@@ -42,5 +44,6 @@ export function suits(
   const entry = need.lanes.find((candidate) => candidate.lane === lane);
   if (!entry || exercise.lane !== lane || variant.phase === undefined) return false;
   if (!entry.phases.includes(variant.phase)) return false;
-  return obstacle(firstPrescription(variant), variant, exercise, [...need.limits, ...also], anyDay) === null;
+  const limits = [...need.limits, ...also];
+  return obstacle(firstPrescription(variant), variant, exercise, limits, anyDay, labelBook) === null;
 }

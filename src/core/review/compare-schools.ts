@@ -1,3 +1,4 @@
+import type { DemandBook } from "~/core/demand/demand-book";
 import { Type, type Static } from "@sinclair/typebox";
 import { Outcome } from "~/core/decision/record/decide-input";
 import { Evidence } from "~/core/decision/record/evidence";
@@ -62,7 +63,7 @@ const hourMs = 3_600_000;
  *
  * @returns null when the item is not in the plan
  */
-export function compareSchools(file: CaseFile, itemId: string): SchoolComparison | null {
+export function compareSchools(file: CaseFile, itemId: string, book?: DemandBook): SchoolComparison | null {
   if (!file.items.some((item) => item.id === itemId && item.endedAt === undefined)) return null;
   const days = itemDays(caseDays(file), itemId).slice(-latestDays);
   const schools = painSchoolCodes.map((school) => ({
@@ -72,9 +73,10 @@ export function compareSchools(file: CaseFile, itemId: string): SchoolComparison
       const closesAt = new Date(Date.parse(day.lastSessionAt) + closesAfterHours * hourMs).toISOString();
       const closedAt = state === "reported" ? (day.report?.receivedAt ?? closesAt) : closesAt;
       const asOf = state === "open" ? file.asOf : closedAt;
-      const item = reviewCase(unanswered(file, day.lastSessionAt, asOf), school).items.find(
-        (entry) => entry.itemId === itemId,
-      );
+      const item = reviewCase(unanswered(file, day.lastSessionAt, asOf), {
+        school,
+        ...(book ? { book } : {}),
+      }).items.find((entry) => entry.itemId === itemId);
       if (!item) return [];
       const { outcome, rule, evidence, change } = item.proposal;
       return [{ date: day.date, outcome, rule, evidence, change: change ?? null }];

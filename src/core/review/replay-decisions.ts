@@ -1,3 +1,4 @@
+import type { DemandBook } from "~/core/demand/demand-book";
 import { Type, type Static } from "@sinclair/typebox";
 import { engineVersion } from "~/core/decision/decide";
 import { Outcome, type Proposal } from "~/core/decision/record/decide-input";
@@ -28,13 +29,14 @@ export type Replay = Static<typeof Replay>;
  * Makes every signed proposal again from the record as it was known when it was signed, and lists those that come out
  * otherwise: under the engine that stored them there should be none; under a later one the differences are shown.
  */
-export function replayDecisions(file: CaseFile): Replay {
+export function replayDecisions(file: CaseFile, book?: DemandBook): Replay {
   return {
     engineVersion,
     decisions: file.decisions.map((decision) => {
-      const again = reviewCase(knownBefore(file, decision), decision.school).items.find(
-        (item) => item.itemId === decision.itemId,
-      )?.proposal;
+      const again = reviewCase(knownBefore(file, decision), {
+        school: decision.school,
+        ...(book ? { book } : {}),
+      }).items.find((item) => item.itemId === decision.itemId)?.proposal;
       return {
         decisionId: decision.id,
         itemId: decision.itemId,

@@ -1,3 +1,5 @@
+import type { DemandBook } from "~/core/demand/demand-book";
+import { labelBook } from "~/core/demand/label-book";
 import { Type, type Static } from "@sinclair/typebox";
 import { changeBudget } from "~/core/decision/change-budget";
 import { decide } from "~/core/decision/decide";
@@ -54,13 +56,23 @@ export const CaseReview = Type.Object({
 });
 export type CaseReview = Static<typeof CaseReview>;
 
+export interface ReviewOptions {
+  /** Judges by this school instead of the one in force: a preview, nothing is altered. */
+  readonly school?: PainSchoolCode;
+  /** What settings ask of this body; what variants say of themselves where nobody knows it. */
+  readonly book?: DemandBook;
+}
+
 /**
  * Reviews a whole episode from its case file: the one road by which the interface, the endpoints and the command
  * line come to a judgement.
  *
- * @param school judges by this school instead of the one in force: a preview, nothing is altered
+ * @param options another school, and what settings ask of this body
  */
-export function reviewCase(file: CaseFile, school: PainSchoolCode = schoolInForce(file)): CaseReview {
+export function reviewCase(
+  file: CaseFile,
+  { school = schoolInForce(file), book = labelBook }: ReviewOptions = {},
+): CaseReview {
   const today = localDay(file.asOf, file.zone);
   const move = moveInForce(file);
   const stage = stageOf(file.pathway, move.stage);
@@ -73,7 +85,10 @@ export function reviewCase(file: CaseFile, school: PainSchoolCode = schoolInForc
   const inputs = withPlan(file, days, items, adherence, today);
   const lanes = laneReadiness(
     stage.lanes.map(({ lane }) => lane),
-    inputs.map(({ item, input, days }) => ({ lane: item.lane, asFarAsItGoes: asFarAsItGoes(input, days) })),
+    inputs.map(({ item, input, days }) => ({
+      lane: item.lane,
+      asFarAsItGoes: asFarAsItGoes(input, days, book),
+    })),
     adherence,
   );
   const gate = stage.gate
@@ -98,7 +113,7 @@ export function reviewCase(file: CaseFile, school: PainSchoolCode = schoolInForc
   const first = inputs.map(({ item, input, days: judged }) => ({
     itemId: item.id,
     lane: item.lane,
-    proposal: decide(input, judged),
+    proposal: decide(input, judged, book),
   }));
   const queue = stepQueue(first, blockingLanes(file, stage, gate, items));
   return {
@@ -121,7 +136,8 @@ export function reviewCase(file: CaseFile, school: PainSchoolCode = schoolInForc
         prescriptionId: prescriptionInForce(item, file.asOf).id,
         prescribedAt: input.prescribedAt,
         maximumN: input.maximumN ?? null,
-        proposal: proposal ?? decide({ ...input, changeBudget: { ...budget, ahead: ahead ?? 0 } }, judged),
+        proposal:
+          proposal ?? decide({ ...input, changeBudget: { ...budget, ahead: ahead ?? 0 } }, judged, book),
       };
     }),
   };
@@ -196,8 +212,8 @@ function signedChanges(file: CaseFile): SignedChange[][] {
   );
 }
 
-function asFarAsItGoes(input: DecideInput, days: JudgedItem["days"]): boolean {
-  return !dosePolicy(input.prescription.dose.policy).steps || asFarAsStageGoes(viewRecord(input, days));
+function asFarAsItGoes(input: DecideInput, days: JudgedItem["days"], book: DemandBook): boolean {
+  return !dosePolicy(input.prescription.dose.policy).steps || asFarAsStageGoes(viewRecord(input, days, book));
 }
 
 /** Lanes that keep the gate shut: left out, named by an effort criterion, or gauged by a measure that is not met. */

@@ -1,3 +1,4 @@
+import { noDrawings } from "~/core/demand/no-drawings";
 import { easier } from "~/core/progression/easier";
 import { variantOf, type Exercise } from "~/core/exercise/exercise";
 import { harder, type Harder } from "~/core/progression/harder";
@@ -6,7 +7,7 @@ import { sayKnobValue } from "~/messages/describe";
 import { label, t } from "~/messages/say";
 
 /** In the library nobody's limits apply; a patient's plan asks again with theirs. */
-const withoutLimits = { restrictions: [], today: "2000-01-01" } as const;
+const withoutLimits = { restrictions: [], today: "2000-01-01", book: noDrawings } as const;
 
 /** The one knob that would be turned next, both ways. */
 export default function NextSteps({

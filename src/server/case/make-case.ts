@@ -1,3 +1,5 @@
+import { bookOf } from "./body-of";
+import type { DemandBook } from "~/core/demand/demand-book";
 import { caseDays, type CaseDay } from "~/core/case/case-days";
 import { caseFormat, caseVersion, type CaseFile, type CaseItem } from "~/core/case/case-file";
 import { Circumstances, personalLimits } from "~/core/intake/intake";
@@ -19,6 +21,8 @@ export interface LoadedCase {
   readonly parts: CaseParts;
   /** What is thought of the case, worked out when it is first asked for. */
   readonly review: () => CaseReview;
+  /** What settings ask of this person's body. */
+  readonly book: () => DemandBook;
   /** Its training days, likewise. */
   readonly days: () => readonly CaseDay[];
 }
@@ -33,7 +37,8 @@ const without = <T extends object, K extends keyof T>(fact: T, ...keys: K[]): Om
 export function judgedAt(head: EpisodeHead, made: MadeCase, zone: string, asOf: string): LoadedCase {
   const file = { ...made.file, zone, asOf };
   const days = once(() => caseDays(file));
-  return { ...made, head, file, days, review: once(() => reviewCase(file)) };
+  const book = once(() => bookOf(file));
+  return { ...made, head, file, days, book, review: once(() => reviewCase(file, { book: book() })) };
 }
 
 /** Works something out when it is first asked for, and once. */

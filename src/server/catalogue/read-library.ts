@@ -8,7 +8,7 @@ import { activationRanking, enoughPercent } from "~/core/progression/activation-
 import { Muscle, type Muscle as MuscleCode } from "~/core/exercise/body";
 import { firstPrescription } from "~/core/exercise/exercise";
 import { exerciseSearch, type ExerciseHit } from "~/core/progression/exercise-search";
-import { obstacle } from "~/core/limit/restriction";
+import { obstacle } from "~/core/limit/obstacle";
 import { localDay } from "~/core/schedule/local-day";
 import { signingRoles } from "~/contract/roles";
 import type { StaffContext } from "~/server/staff-context";
@@ -73,13 +73,14 @@ function searched(catalogue: ClinicCatalogue, params: URLSearchParams) {
 
 /** Why a variant is not for this patient now: a limit's words, null where it is not work of their stage, undefined when it is. */
 function hindrance(
-  { file }: LoadedCase,
+  { file, book }: LoadedCase,
   { index }: ClinicCatalogue,
   { exercise, variant }: ExerciseHit,
 ): string | null | undefined {
   const stage = stageOf(file.pathway, moveInForce(file).stage);
   const today = localDay(file.asOf, file.zone);
-  const limit = obstacle(firstPrescription(variant), variant, exercise, limitsOf(file, stage), today);
+  const first = firstPrescription(variant);
+  const limit = obstacle(first, variant, exercise, limitsOf(file, stage), today, book());
   if (limit) return limit.says;
   const need = index.stageNeeds.find((n) => n.pathway === file.pathway.code && n.stage === stage.code);
   return !need || suits(exercise, variant, need, exercise.lane) ? undefined : null;

@@ -11,16 +11,16 @@ export async function readSchools(
   id: string,
   itemId: string,
 ): Promise<SchoolComparison> {
-  const { file } = await loadEpisode(staff, id);
+  const { file, book } = await loadEpisode(staff, id);
   await noteRead(staff, id, "read-schools");
-  const comparison = compareSchools(file, itemId);
+  const comparison = compareSchools(file, itemId, book());
   if (!comparison) throw notFound();
   return comparison;
 }
 
 /** Every signed proposal of an episode, made again from the record as it was known then. */
 export async function readReplay(staff: StaffContext, id: string): Promise<Replay> {
-  const { file } = await loadEpisode(staff, id);
+  const { file, book } = await loadEpisode(staff, id);
   await noteRead(staff, id, "replay-decisions");
-  return replayDecisions(file);
+  return replayDecisions(file, book());
 }

@@ -19,7 +19,8 @@ import { openSignals } from "./open-signals";
 /** Builds what the stair of a patient shows, judged by the school in force or by one that is only previewed. */
 export function stairView(staff: StaffContext, loaded: LoadedCase, preview?: PainSchoolCode): StairView {
   const { head, file } = loaded;
-  const review = preview === undefined ? loaded.review() : reviewCase(file, preview);
+  const review =
+    preview === undefined ? loaded.review() : reviewCase(file, { school: preview, book: loaded.book() });
   const stage = stageOf(file.pathway, review.stage);
   const today = localDay(file.asOf, file.zone);
   const { bornOn, ...person } = head.person;
@@ -54,7 +55,9 @@ export function stairView(staff: StaffContext, loaded: LoadedCase, preview?: Pai
     stage: review.stage,
     stageEnteredOn: review.stageEnteredOn,
     gate: review.gate,
-    items: review.items.map((item) => stairItem(loaded, item, limits, today)),
+    items: review.items.map((item) =>
+      stairItem(loaded, item, { restrictions: limits, today, book: loaded.book() }),
+    ),
     restrictions: limits
       .filter((limit) => told(limit, today) && !saidWithEnd(limit, limits, today))
       .map(({ says, until, origin }) => ({ says, until: until ?? null, origin })),
@@ -86,8 +89,7 @@ function saidWithEnd({ says, until }: Restriction, all: readonly Restriction[], 
 function stairItem(
   { file }: LoadedCase,
   item: CaseReview["items"][number],
-  limits: Parameters<typeof alternatives>[2],
-  today: string,
+  under: Parameters<typeof alternatives>[2],
 ): StairItem {
   const exercise = file.exercises.find((e) => e.id === item.exerciseId);
   if (!exercise) throw new RangeError("the plan names an exercise that the episode does not carry");
@@ -101,7 +103,7 @@ function stairItem(
     maximumN: item.maximumN,
     prescribedAt: item.prescribedAt,
     proposal: item.proposal,
-    alternatives: alternatives(exercise, item.prescription, limits, today),
+    alternatives: alternatives(exercise, item.prescription, under),
     progress: laneProgress(exercise, item.prescription),
     lastDecision: decision ? { action: decision.action, at: decision.at, signedBy: decision.signedBy } : null,
   };

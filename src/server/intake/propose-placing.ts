@@ -1,3 +1,5 @@
+import { usualBook } from "~/server/case/body-of";
+import type { DemandBook } from "~/core/demand/demand-book";
 import { startingMeasures } from "~/catalogue/measures/all";
 import { startingPathways } from "~/catalogue/pathways/all";
 import { intakeProblems, type Intake } from "~/core/intake/intake";
@@ -24,6 +26,7 @@ export interface CheckedIntake {
   readonly catalogue: ClinicCatalogue;
   readonly placing: Placing;
   readonly today: string;
+  readonly book: DemandBook;
 }
 
 /**
@@ -47,7 +50,9 @@ export async function checkIntake(
   const problems = intakeProblems(intake, pathway, today);
   if (problems.length > 0 || !pathway) throw refused(problems);
   const catalogue = await clinicCatalogue(staff.clinicId, db);
+  const book = usualBook();
   const placing = placePatient({
+    book,
     intake,
     pathway,
     exercises: catalogue.exercises,
@@ -55,5 +60,5 @@ export async function checkIntake(
     results: [],
     today,
   });
-  return { pathway, catalogue, placing, today };
+  return { pathway, catalogue, placing, today, book };
 }

@@ -6,7 +6,8 @@ import type { FieldProblem } from "~/core/schema/field-problem";
 import { datedLimits } from "~/core/pathway/dated-limits";
 import { stageOf, type Pathway } from "~/core/pathway/pathway";
 import { firstPrescription, type Exercise, type Variant } from "~/core/exercise/exercise";
-import { obstacle, type Restriction } from "~/core/limit/restriction";
+import { obstacle } from "~/core/limit/obstacle";
+import type { Restriction } from "~/core/limit/restriction";
 import { writeAudit } from "~/server/audit/audit-repository";
 import type { StaffContext } from "~/server/staff-context";
 import { now } from "~/server/clock";
@@ -65,7 +66,10 @@ function writeIntake(staff: StaffContext, body: IntakeBody): Promise<IntakeWritt
   });
 }
 
-function chosenItems(body: IntakeBody, { pathway, catalogue, placing, today }: CheckedIntake): SignedItem[] {
+function chosenItems(
+  body: IntakeBody,
+  { pathway, catalogue, placing, today, book }: CheckedIntake,
+): SignedItem[] {
   const problems: FieldProblem[] = [];
   const stage = pathway.stages.find((candidate) => candidate.code === body.stage);
   if (!stage) throw refused([{ path: "/stage", problem: "is not a stage of this pathway" }]);
@@ -82,7 +86,7 @@ function chosenItems(body: IntakeBody, { pathway, catalogue, placing, today }: C
     }
     if (body.items.findIndex((other) => other.exerciseId === exerciseId) < i)
       problems.push({ path: `${path}/exerciseId`, problem: "stands twice" });
-    const stop = obstacle(firstPrescription(variant), variant, exercise, limits, today);
+    const stop = obstacle(firstPrescription(variant), variant, exercise, limits, today, book);
     if (stop) problems.push({ path: `${path}/variantId`, problem: `is blocked: ${stop.says}` });
     return [{ id, exercise, variant, sets }];
   });

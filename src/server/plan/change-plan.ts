@@ -8,7 +8,7 @@ import { stageOf } from "~/core/pathway/pathway";
 import { firstPrescription, type Exercise, type Variant } from "~/core/exercise/exercise";
 import { findKnob } from "~/core/exercise/knob";
 import type { Prescription } from "~/core/exercise/prescription";
-import { obstacle } from "~/core/limit/restriction";
+import { obstacle } from "~/core/limit/obstacle";
 import { localDay } from "~/core/schedule/local-day";
 import type { StaffContext } from "~/server/staff-context";
 import { clinicCatalogue } from "~/server/catalogue/clinic-catalogue";
@@ -126,6 +126,7 @@ function planProblems(
   if (already) return [{ path: "/exerciseId", problem: "is in the plan already" }];
   const stage = stageOf(file.pathway, loaded.review().stage);
   const limits = limitsOf(file, stage);
-  const stop = obstacle(prescription, variant, exercise, limits, localDay(file.asOf, file.zone));
+  const today = localDay(file.asOf, file.zone);
+  const stop = obstacle(prescription, variant, exercise, limits, today, loaded.book());
   return stop ? [{ path: "/variantId", problem: `is blocked: ${stop.says}` }] : [];
 }

@@ -1,3 +1,4 @@
+import type { DemandBook } from "~/core/demand/demand-book";
 import type { SignedChange } from "~/core/decision/record/decide-input";
 import { nextHarder } from "~/core/decision/record/next-harder";
 import { doseMinutes } from "~/core/dose/dose-minutes";
@@ -11,7 +12,8 @@ import { stageOf } from "~/core/pathway/pathway";
 import { easier } from "~/core/progression/easier";
 import { variantOf, type Exercise } from "~/core/exercise/exercise";
 import type { Harder } from "~/core/progression/harder";
-import { obstacle, type Restriction } from "~/core/limit/restriction";
+import { obstacle } from "~/core/limit/obstacle";
+import type { Restriction } from "~/core/limit/restriction";
 import { sidesOf } from "~/core/exercise/sides-of";
 import { localDay } from "~/core/schedule/local-day";
 import { signingRoles } from "~/contract/roles";
@@ -40,6 +42,7 @@ export function planView(staff: StaffContext, loaded: LoadedCase): PlanView {
       changes: signedChangesOf(file, item.itemId),
       restrictions: limits,
       today,
+      book: loaded.book(),
     }),
   );
   const filled = new Set(items.map((item) => item.lane));
@@ -71,7 +74,14 @@ function planItem(
     changes,
     restrictions,
     today,
-  }: { exercise: Exercise; changes: SignedChange[]; restrictions: Restriction[]; today: string },
+    book,
+  }: {
+    exercise: Exercise;
+    changes: SignedChange[];
+    restrictions: Restriction[];
+    today: string;
+    book: DemandBook;
+  },
 ): PlanItem {
   const variant = variantOf(exercise, prescription.variantId);
   return {
@@ -84,10 +94,10 @@ function planItem(
     prescription,
     maximumN,
     time: doseMinutes({ dose: prescription.dose, sides: sidesOf(exercise, prescription) }),
-    harder: nextStep(exercise, nextHarder({ exercise, prescription, changes, restrictions }, today)),
-    easier: nextStep(exercise, easier(exercise, prescription, { restrictions, today })),
+    harder: nextStep(exercise, nextHarder({ exercise, prescription, changes, restrictions }, today, book)),
+    easier: nextStep(exercise, easier(exercise, prescription, { restrictions, today, book })),
     stopped: proposal.outcome === "stop",
-    blockedBy: obstacle(prescription, variant, exercise, restrictions, today)?.says ?? null,
+    blockedBy: obstacle(prescription, variant, exercise, restrictions, today, book)?.says ?? null,
   };
 }
 

@@ -1,3 +1,4 @@
+import { drawnHeights } from "~/core/pose/body-lengths";
 import { Type, type Static } from "@sinclair/typebox";
 import { oneOf } from "~/core/schema/one-of";
 import { Change } from "~/core/progression/change";
@@ -84,6 +85,8 @@ export const DecideInput = Type.Object(
     /** When a clinician last cleared this item in writing after a stop. */
     clearedAt: Type.Optional(instant),
     restrictions: Type.Array(Restriction, { maxItems: 50 }),
+    /** For what a setting asks of this body; a usual height where nobody measured it. */
+    heightM: Type.Optional(Type.Number({ minimum: drawnHeights.low, maximum: drawnHeights.high })),
     stopSignals: Type.Array(StopSignal, { maxItems: 200 }),
     /** When a clinician last answered and left the prescription as it was: a refusal, or an offer taken note of. */
     leftAsIsAt: Type.Optional(instant),

@@ -1,6 +1,7 @@
+import type { DemandBook } from "~/core/demand/demand-book";
 import { variantOf } from "~/core/exercise/exercise";
 import { harder, type Harder } from "~/core/progression/harder";
-import { obstacle } from "~/core/limit/restriction";
+import { obstacle } from "~/core/limit/obstacle";
 import type { DecideInput } from "~/core/decision/record/decide-input";
 import { restingKnobs } from "./knob-history";
 import { takenByEase } from "./taken-by-ease";
@@ -10,18 +11,20 @@ import { takenByEase } from "./taken-by-ease";
  * order without the knobs that rest.
  *
  * @param today local date (YYYY-MM-DD), for limits that end
+ * @param book what settings ask of this body
  */
 export function nextHarder(
   input: Pick<DecideInput, "exercise" | "prescription" | "changes" | "restrictions">,
   today: string,
+  book: DemandBook,
 ): Harder {
   const { exercise, prescription, restrictions } = input;
   const leaveAlone = restingKnobs(input.changes);
   const owed = takenByEase(input);
   if (!owed || leaveAlone.includes(owed.knob))
-    return harder(exercise, prescription, { restrictions, today, leaveAlone });
+    return harder(exercise, prescription, { restrictions, today, book, leaveAlone });
   const variant = variantOf(exercise, owed.prescription.variantId);
-  const stop = obstacle(owed.prescription, variant, exercise, restrictions, today);
+  const stop = obstacle(owed.prescription, variant, exercise, restrictions, today, book);
   return stop
     ? { found: "restriction", restriction: stop, knob: owed.knob }
     : { found: "change", change: owed };

@@ -1,3 +1,8 @@
+import { variantOf } from "~/core/exercise/exercise";
+import type { Prescription } from "~/core/exercise/prescription";
+import { obstacle } from "~/core/limit/obstacle";
+import type { DemandBook } from "~/core/demand/demand-book";
+import { labelBook } from "~/core/demand/label-book";
 import type { Harder } from "~/core/progression/harder";
 import type { DayJudgement } from "~/core/response/judge-day";
 import { localDay } from "~/core/schedule/local-day";
@@ -19,16 +24,20 @@ export interface RecordView {
   readonly lastChange: SignedChange | undefined;
   /** What would be turned next, or what stands in its way. */
   readonly next: Harder;
+  /** Whether no limit in force bars a prescription for this body. */
+  readonly allows: (prescription: Prescription) => boolean;
 }
 
 /**
  * Judges and sorts the record. Rules read it only through this: what lies after `now` is not seen.
  *
  * @param judged the judged training days of this very input, where that has been done already
+ * @param book what settings ask of this body; what variants say of themselves where nobody knows it
  */
 export function viewRecord(
   input: DecideInput,
   judged: readonly DayJudgement[] = judgedDays(input),
+  book: DemandBook = labelBook,
 ): RecordView {
   const known = knownAt(input);
   const allDays = inOrder(judged, (day) => day.lastSessionAt, input.now);
@@ -40,7 +49,11 @@ export function viewRecord(
     allDays,
     days: allDays.filter((day) => after(day.lastSessionAt, input.prescribedAt)),
     lastChange: known.changes.at(-1),
-    next: nextHarder(known, today),
+    next: nextHarder(known, today, book),
+    allows: (prescription) => {
+      const variant = variantOf(input.exercise, prescription.variantId);
+      return obstacle(prescription, variant, input.exercise, input.restrictions, today, book) === null;
+    },
   };
 }
 

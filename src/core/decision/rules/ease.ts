@@ -7,7 +7,7 @@ import { easierVariantRemedy, oneSetFewer } from "./ease-remedy";
 
 /**
  * Ease: the first cause that the record shows names the rule and chooses what is turned.
- * A second ease running asks for an easier variant and a review. At the easiest setting: one set fewer down to
+ * What a limit in force bars is passed over. A second ease running asks for an easier variant and a review. At the easiest setting: one set fewer down to
  * one, then a swap, then a review of the lane.
  */
 export function ease(view: RecordView): Finding | null {
@@ -37,11 +37,11 @@ function choose(view: RecordView, cause: EaseCause, second: boolean): { change: 
   const remedies = second ? [easierVariantRemedy, ...cause.remedies(view)] : cause.remedies(view);
   for (const remedy of remedies) {
     const change = remedy(view);
-    if (change) return { change, notes: running };
+    if (change && view.allows(change.prescription)) return { change, notes: running };
   }
   const notes = [...running, evidence("easiest-setting")];
   const fewer = oneSetFewer(view);
-  if (fewer) return { change: fewer, notes };
+  if (fewer && view.allows(fewer.prescription)) return { change: fewer, notes };
   const swapped = view.lastChange?.direction === "other";
   return { change: { kind: "offer", offer: swapped ? "lane-review" : "swap" }, notes };
 }

@@ -1,0 +1,102 @@
+import type { DemandBook, Told } from "~/core/demand/demand-book";
+import type { Exercise, Variant } from "~/core/exercise/exercise";
+import { kitNeeded } from "~/core/exercise/kit-needed";
+import { findKnob } from "~/core/exercise/knob";
+import type { Prescription } from "~/core/exercise/prescription";
+import { brokenBy } from "./broken-by";
+import { predicatesOf } from "./predicates-of";
+import { inForce, type Restriction } from "./restriction";
+
+/** A limit of the record, with whose it is and its words. */
+type Of<K extends Restriction["kind"]> = Extract<Restriction, { kind: K }>;
+
+interface Subject {
+  readonly prescription: Prescription;
+  readonly variant: Variant;
+  readonly exercise: Exercise;
+}
+
+/**
+ * The first restriction that a prescription would break on `today`, or null when none is broken. The surgeon's and the
+ * procedure's are named before any other. What cannot be drawn for this body breaks every limit that only a drawing can judge.
+ *
+ * Both legs are asked about: whoever does an exercise on each side stands on the involved leg while the other works.
+ *
+ * @param today local date (YYYY-MM-DD); a restriction holds from its `from` up to and including its `until`
+ * @param book what prescriptions ask of this body
+ */
+export function obstacle(
+  prescription: Prescription,
+  variant: Variant,
+  exercise: Exercise,
+  restrictions: readonly Restriction[],
+  today: string,
+  book: DemandBook,
+): Restriction | null {
+  const inOrder = restrictions.filter((r) => inForce(r, today)).sort((a, b) => rankOf(a) - rankOf(b));
+  const subject = { prescription, variant, exercise };
+  let told: Told | undefined;
+  const demand = () => (told ??= book.demandOf(exercise, prescription));
+  return inOrder.find((r) => isBroken(r, subject, demand)) ?? null;
+}
+
+/** The surgeon's first, then the procedure's. */
+const rankOf = ({ origin }: Restriction) => (origin === "surgeon" ? 0 : origin === "procedure" ? 1 : 2);
+
+function isBroken(limit: Restriction, subject: Subject, told: () => Told): boolean {
+  if (isOfWords(limit)) return brokenWords(limit, subject);
+  if (limit.kind === "kit") return beyondKit(limit, subject);
+  if (limit.kind === "forbid" && limit.codes.some((code) => subject.exercise.forbiddenBy?.includes(code)))
+    return true;
+  const questions = predicatesOf(limit);
+  if (questions.length === 0) return false;
+  const answer = told();
+  if (!answer.ok) return true;
+  return questions.some(
+    (ask) => brokenBy(ask, { demand: answer.demand, involved: "both", kit: [] }) !== null,
+  );
+}
+
+type OfWords = Of<"knob-limit"> | Of<"variants"> | Of<"phases"> | Of<"note">;
+const isOfWords = (limit: Restriction): limit is OfWords =>
+  ["knob-limit", "variants", "phases", "note"].includes(limit.kind);
+
+/** Limits of a plan's own words: how far a knob may be turned, which variants and phases belong to a stage. */
+function brokenWords(limit: OfWords, { prescription, variant, exercise }: Subject): boolean {
+  switch (limit.kind) {
+    case "knob-limit": {
+      const knob = findKnob(limit.knob);
+      // A limit that nobody can judge bars: what it means is for a person to say.
+      if (!knob?.accepts(limit.hardest)) return true;
+      const value = knob.read(prescription);
+      if (value === undefined) return false;
+      if (limit.knob === "arc") return !liesWithin(String(value), String(limit.hardest));
+      return knob.rank(value) > knob.rank(limit.hardest);
+    }
+    case "variants":
+      return !limit.allowed.includes(prescription.variantId);
+    case "phases": {
+      const entry = limit.lanes.find(({ lane }) => lane === exercise.lane);
+      return entry !== undefined && variant.phase !== undefined && !entry.phases.includes(variant.phase);
+    }
+    case "note":
+      return false;
+  }
+}
+
+/** An arc lies within another by its ends; how wide it is says nothing. */
+function liesWithin(arc: string, limit: string): boolean {
+  const ends = (text: string) => text.split("-").map(Number) as [number, number];
+  const [[from, to = from], [least, most = least]] = [ends(arc), ends(limit)];
+  return from >= least && to <= most;
+}
+
+/** Kit that is not there, or a load heavier than anything on the shelf. */
+function beyondKit({ available, shelfKg = {} }: Of<"kit">, { prescription, variant }: Subject): boolean {
+  const missing = kitNeeded(variant, prescription).some((piece) => !available.includes(piece));
+  const loadKg = prescription.dose.loadKg ?? 0;
+  const load = variant.turns.find((turn) => turn.knob === "load");
+  const made = load && "kit" in load && loadKg > 0 ? load.kit : undefined;
+  const heaviest = made === undefined ? undefined : shelfKg[made]?.at(-1);
+  return missing || (heaviest ?? Infinity) < loadKg;
+}

@@ -36,7 +36,22 @@ const rooms = {
   place: { mutate: ["src/core/intake/place.ts"], tests: ["src/core/intake/**/*.test.ts"] },
   progression: {
     mutate: ["src/core/progression/**/*.ts"],
-    tests: ["src/core/progression/**/*.test.ts", "tests/reference/loads-and-minutes.test.ts"],
+    tests: [
+      "src/core/progression/**/*.test.ts",
+      "src/catalogue/exercises/*.test.ts",
+      "tests/reference/loads-and-minutes.test.ts",
+      "tests/reference/stage-coverage.test.ts",
+    ],
+  },
+  exercise: { mutate: ["src/core/exercise/**/*.ts"], tests: ["src/core/exercise/**/*.test.ts"] },
+  limit: {
+    mutate: ["src/core/limit/**/*.ts"],
+    tests: [
+      "src/core/limit/**/*.test.ts",
+      "src/core/progression/harder-limits.test.ts",
+      "tests/reference/limit-triples.test.ts",
+      "tests/reference/limited-roads.test.ts",
+    ],
   },
   dose: {
     mutate: ["src/core/dose/**/*.ts"],

@@ -211,18 +211,18 @@ function upperEnd(value: KnobValue): number {
   return Number(String(value).split("-").at(-1));
 }
 
+const rangeShape = /^\d+(\.\d+)?(-\d+(\.\d+)?)?$/;
+
 function isRange(value: KnobValue, low: number, high: number): boolean {
-  const parts = String(value).split("-").map(Number);
-  const [from = NaN, to = from] = parts;
-  return parts.length <= 2 && from >= low && to <= high && from <= to;
+  const [from = NaN, to = from] = String(value).split("-").map(Number);
+  return rangeShape.test(String(value)) && from >= low && to <= high && from <= to;
 }
 
 /** "8-12" → [8, 12]; a single number stands for both ends. */
 function ends(value: KnobValue): [number, number] {
   const parts = String(value).split("-").map(Number);
   const [low, high = low] = parts;
-  if (low === undefined || high === undefined || !parts.every(Number.isFinite) || low > high) {
+  if (low === undefined || high === undefined || !parts.every(Number.isFinite) || low > high)
     throw new RangeError(`not a range: ${value}`);
-  }
   return [low, high];
 }

@@ -32,7 +32,7 @@ export function squeezeSession(key: string, over: Partial<SessionBody> = {}, set
 }
 
 /** A signed setting of somebody's week with these limits and nothing else out of the ordinary. */
-export const circumstances = (limits: object[]) => ({
+export const circumstances = (limits: object[], kit: readonly string[] = []) => ({
   id: uuid(),
   reason: "The surgeon wrote",
   circumstances: {
@@ -40,7 +40,7 @@ export const circumstances = (limits: object[]) => ({
     reachesFloor: true,
     daysPerWeek: 3,
     minutesPerDay: 30,
-    kit: [],
+    kit: [...kit],
     cannotPositions: [],
   },
 });

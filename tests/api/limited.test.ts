@@ -1,0 +1,119 @@
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
+import { v7 as uuid } from "uuid";
+import { startingExercises } from "~/catalogue/exercises/all";
+import { fullGym } from "~/core/exercise/kit";
+import type { Restriction } from "~/core/limit/restriction";
+import { someIntake } from "~tests/builders/intake";
+import { signedIn, type Client } from "~tests/harness/client";
+import { startServers, type Servers } from "~tests/harness/servers";
+import { circumstances } from "~tests/harness/story";
+
+let servers: Servers;
+let client: Client;
+/** A painful kneecap in its stage of capacity, with a bridge in the plan. */
+let knee: string;
+
+beforeAll(async () => {
+  servers = await startServers(1);
+  client = await signedIn(servers.urls[0] as string);
+});
+beforeEach(async () => {
+  knee = uuid();
+  const reason = "Walks and climbs stairs without pain";
+  const reply = await client.post("/api/intakes", {
+    id: knee,
+    intake: someIntake("kneecap-pain", { irritability: "low" }),
+    stage: "capacity",
+    reason,
+    items: [{ id: uuid(), exerciseId: "bridge", variantId: "bridge-two-legs" }],
+  });
+  expect(reply.body.problems ?? []).toEqual([]);
+});
+afterAll(() => servers.stop());
+
+const by = { origin: "surgeon", says: "the surgeon's sheet" } as const;
+const limitTo = (...limits: object[]) =>
+  client.post(`/api/episodes/${knee}/circumstances`, circumstances(limits, fullGym));
+const idOf = (variantId: string) =>
+  startingExercises.find(({ variants }) => variants.some(({ id }) => id === variantId))?.id;
+/** Asks for an exercise by hand; the words with which it is refused, or null. */
+async function add(variantId: string, settings?: object): Promise<string | null> {
+  const reply = await client.post(`/api/episodes/${knee}/items`, {
+    id: uuid(),
+    exerciseId: idOf(variantId),
+    variantId,
+    ...(settings ? { settings } : {}),
+  });
+  return reply.status === 201
+    ? null
+    : reply.body.problems.map((p: { problem: string }) => p.problem).join("; ");
+}
+
+describe("adding by hand, under what a surgeon wrote", () => {
+  const noWeight: Restriction = { kind: "bearing", most: "none", ...by };
+  const twoLegs: Restriction = { kind: "bearing", most: "two-legs", ...by };
+  const kneeTo = (mostDeg: number): Restriction => ({ kind: "range-limit", joint: "knee", mostDeg, ...by });
+
+  it.each([
+    ["knee to 60°: a side step of 25 cm", kneeTo(60), "side-step-up-free", { "step-height": 25 }],
+    [
+      "knee to 90°: one leg down to a box of 40 cm",
+      kneeTo(90),
+      "single-leg-squat-plain",
+      { "box-height": 40 },
+    ],
+    ["no weight on the leg: a held hip thrust", noWeight, "hip-thrust-hold", undefined],
+    ["no weight: a bridge on one leg", noWeight, "straight-bridge-single", undefined],
+    ["no weight: a lean-back with a weight", noWeight, "lean-back-weight", undefined],
+    ["two legs only: a lunge", twoLegs, "forward-lunge-free", undefined],
+    ["two legs only: a split squat with the rear foot raised", twoLegs, "split-squat-rear-raised", undefined],
+  ] as const)(
+    "%s is refused with the surgeon's words, and leaves no trace",
+    async (_what, limit, variantId, settings) => {
+      expect((await limitTo(limit)).status).toBe(201);
+      expect(await add(variantId, settings)).toContain("the surgeon's sheet");
+      const { items } = (await client.get(`/api/episodes/${knee}/plan`)).body;
+      expect(items).toHaveLength(1);
+    },
+  );
+
+  it("a plank on the knees is not lying face down", async () => {
+    await limitTo({ kind: "position", cannot: ["prone"], origin: "person", says: "cannot lie face down" });
+    expect(await add("front-plank-knees")).not.toContain("face down");
+  });
+
+  it("limits in the new shape are taken, kept, and hold on the very next request", async () => {
+    expect((await limitTo({ kind: "weight", mostShare: 0.6, ...by })).status).toBe(201);
+    expect(await add("single-leg-squat-plain")).toContain("the surgeon's sheet");
+    expect(await add("squat-free")).toBeNull();
+  });
+
+  it("a least above its most is refused at its field, and nothing is kept", async () => {
+    const limit = {
+      kind: "range",
+      joint: "knee",
+      leastDeg: 90,
+      mostDeg: 60,
+      when: "any",
+      leg: "involved",
+      ...by,
+    };
+    const reply = await limitTo(limit);
+    expect(reply.status).toBe(422);
+    expect(reply.body.problems[0]).toMatchObject({ path: "/circumstances/limits/0/mostDeg" });
+  });
+});
+
+it("a limit written later is named beside every item of the plan that breaks it, and the next step says what bars it", async () => {
+  expect(await add("side-step-up-free", { "step-height": 15 })).toBeNull();
+  expect(await add("squat-free")).toBeNull();
+  const reply = await limitTo({ kind: "range-limit", joint: "knee", mostDeg: 60, ...by });
+  expect(reply.status).toBe(201);
+  const { items } = (await client.get(`/api/episodes/${knee}/plan`)).body;
+  const of = (id: string) => items.find((item: { exerciseId: string }) => item.exerciseId === id);
+  expect(of("side-step-up").blockedBy).toBe("the surgeon's sheet");
+  expect(of("two-leg-squat")).toMatchObject({
+    blockedBy: null,
+    harder: { stoppedBy: "the surgeon's sheet" },
+  });
+});

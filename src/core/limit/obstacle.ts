@@ -1,3 +1,6 @@
+import type { Demand } from "~/core/demand/demand";
+import { labelBook } from "~/core/demand/label-book";
+import type { Predicate } from "./limit";
 import type { DemandBook, Told } from "~/core/demand/demand-book";
 import type { Exercise, Variant } from "~/core/exercise/exercise";
 import { kitNeeded } from "~/core/exercise/kit-needed";
@@ -18,7 +21,7 @@ interface Subject {
 
 /**
  * The first restriction that a prescription would break on `today`, or null when none is broken. The surgeon's and the
- * procedure's are named before any other. What cannot be drawn for this body breaks every limit that only a drawing can judge.
+ * procedure's are named before any other. What cannot be drawn for this body breaks every limit that only a drawing can judge: ranges, weight, which leg carries.
  *
  * Both legs are asked about: whoever does an exercise on each side stands on the involved leg while the other works.
  *
@@ -51,11 +54,21 @@ function isBroken(limit: Restriction, subject: Subject, told: () => Told): boole
   const questions = predicatesOf(limit);
   if (questions.length === 0) return false;
   const answer = told();
-  if (!answer.ok) return true;
-  return questions.some(
-    (ask) => brokenBy(ask, { demand: answer.demand, involved: "both", kit: [] }) !== null,
-  );
+  const breaks = (demand: Demand) =>
+    questions.some((ask) => brokenBy(ask, { demand, involved: "both", kit: [] }) !== null);
+  if (answer.ok) return breaks(answer.demand);
+  // What words can answer, they answer; what only a drawing can, is not let pass.
+  if (questions.some(({ kind }) => needsDrawing.has(kind))) return true;
+  const byWords = labelBook.demandOf(subject.exercise, subject.prescription);
+  return !byWords.ok || breaks(byWords.demand);
 }
+
+const needsDrawing: ReadonlySet<Predicate["kind"]> = new Set([
+  "range",
+  "weight",
+  "legs",
+  "straight-leg-raise",
+]);
 
 type OfWords = Of<"knob-limit"> | Of<"variants"> | Of<"phases"> | Of<"note">;
 const isOfWords = (limit: Restriction): limit is OfWords =>

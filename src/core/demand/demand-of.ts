@@ -86,11 +86,16 @@ export function demandOf({ exercise, variant, prescription, drawn, massKg }: Dem
     floor: drawn.floor,
     positions: [...drawn.lies],
     base: asks.inTurn && drawn.base !== "none" ? "one-foot" : drawn.base,
-    hands: handsOf[String(settings["support"])] ?? (["none", "one", "two"] as const)[drawn.holdingHands],
+    hands: handsOf[String(settings["support"])] ?? heldBy(drawn),
     eyesClosed: is("vision", "closed"),
     softSurface: is("surface", "soft", "unstable"),
     secondTask: is("attention", "second-task"),
   };
+}
+
+/** Hands that hold on while somebody stands; those of a plank carry, and hold on to nothing. */
+function heldBy({ base, holdingHands }: DrawnDemand): Demand["hands"] {
+  return base === "none" ? "none" : (["none", "one", "two"] as const)[holdingHands];
 }
 
 type Is = (knob: string, ...values: string[]) => boolean;

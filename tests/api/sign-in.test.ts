@@ -1,8 +1,7 @@
 import mysql from "mysql2/promise";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { v7 as uuid } from "uuid";
-import { hashPassword } from "~/server/auth/password";
 import { demoPassword } from "~demo/clinic";
+import { addForeignClinic, foreignEmail } from "~tests/harness/foreign-clinic";
 import { startServers, type Servers } from "~tests/harness/servers";
 import { Client, signedIn } from "~tests/harness/client";
 
@@ -10,31 +9,10 @@ let servers: Servers;
 let url: string;
 let clinician: Client;
 
-const foreignEmail = "somebody@elsewhere.example";
-
-/** A second clinic with one clinician, put there as an operator would. */
-async function addForeignClinic(): Promise<void> {
-  const db = await mysql.createConnection({ uri: servers.database.ownerUrl, timezone: "Z" });
-  const [clinic, staff] = [uuid(), uuid()];
-  const at = "2026-03-01 08:00:00";
-  await db.execute("INSERT INTO clinics (id, name, zone, call_whom, created_at) VALUES (?, ?, ?, ?, ?)", [
-    clinic,
-    "Elsewhere",
-    "Europe/Vienna",
-    "-",
-    at,
-  ]);
-  await db.execute(
-    "INSERT INTO staff (clinic_id, id, email, name, role, password_hash, created_at) VALUES (?, ?, ?, ?, 'lead', ?, ?)",
-    [clinic, staff, foreignEmail, "Somebody", await hashPassword(demoPassword), at],
-  );
-  await db.end();
-}
-
 beforeAll(async () => {
   servers = await startServers(2);
   url = servers.urls[0] as string;
-  await addForeignClinic();
+  await addForeignClinic(servers.database.ownerUrl);
   clinician = await signedIn(url);
 });
 afterAll(() => servers.stop());

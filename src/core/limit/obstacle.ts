@@ -1,12 +1,12 @@
 import type { Demand } from "~/core/demand/demand";
-import { labelBook } from "~/core/demand/label-book";
-import type { Predicate } from "./limit";
 import type { DemandBook, Told } from "~/core/demand/demand-book";
+import { labelBook } from "~/core/demand/label-book";
 import type { Exercise, Variant } from "~/core/exercise/exercise";
-import { kitNeeded } from "~/core/exercise/kit-needed";
+import { kitNeeded, loadKit } from "~/core/exercise/kit-needed";
 import { findKnob } from "~/core/exercise/knob";
 import type { Prescription } from "~/core/exercise/prescription";
 import { brokenBy } from "./broken-by";
+import type { Predicate } from "./limit";
 import { predicatesOf } from "./predicates-of";
 import { inForce, type Restriction } from "./restriction";
 
@@ -21,7 +21,8 @@ interface Subject {
 
 /**
  * The first restriction that a prescription would break on `today`, or null when none is broken. The surgeon's and the
- * procedure's are named before any other. What cannot be drawn for this body breaks every limit that only a drawing can judge: ranges, weight, which leg carries.
+ * procedure's are named before any other. What cannot be drawn for this body breaks
+ * every limit that only a drawing can judge: ranges, weight, which leg carries.
  *
  * Both legs are asked about: whoever does an exercise on each side stands on the involved leg while the other works.
  *
@@ -107,9 +108,7 @@ function liesWithin(arc: string, limit: string): boolean {
 /** Kit that is not there, or a load heavier than anything on the shelf. */
 function beyondKit({ available, shelfKg = {} }: Of<"kit">, { prescription, variant }: Subject): boolean {
   const missing = kitNeeded(variant, prescription).some((piece) => !available.includes(piece));
-  const loadKg = prescription.dose.loadKg ?? 0;
-  const load = variant.turns.find((turn) => turn.knob === "load");
-  const made = load && "kit" in load && loadKg > 0 ? load.kit : undefined;
+  const made = loadKit(variant, prescription);
   const heaviest = made === undefined ? undefined : shelfKg[made]?.at(-1);
-  return missing || (heaviest ?? Infinity) < loadKg;
+  return missing || (heaviest ?? Infinity) < (prescription.dose.loadKg ?? 0);
 }

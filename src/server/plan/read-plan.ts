@@ -60,7 +60,8 @@ export function planView(staff: StaffContext, loaded: LoadedCase): PlanView {
     time: planMinutes(items.map((item) => item.time)),
     emptyLanes: stageLanes.filter((lane) => !filled.has(lane)),
     stageLanes,
-    limits: limits.filter((limit) => told(limit, today)).map((limit) => limit.says),
+    // Stage and calendar may say the same.
+    limits: [...new Set(limits.filter((limit) => told(limit, today)).map((limit) => limit.says))],
     circumstances,
     changeBudget: review.changeBudget,
     maySign: signingRoles.includes(staff.role),

@@ -21,6 +21,7 @@ export const addresses = {
   clearStop: "POST /api/episodes/{id}/clearances",
   raiseSignal: "POST /api/episodes/{id}/signals",
   clearSignal: "POST /api/episodes/{id}/signal-clearances",
+  takeBackSignal: "POST /api/episodes/{id}/signals-taken-back",
   attributeFlare: "POST /api/episodes/{id}/suspects",
 
   readRecord: "GET /api/episodes/{id}/record",

@@ -93,6 +93,10 @@ export type SignalBody = Static<typeof SignalBody>;
 export const SignalClearanceBody = Type.Object({ id: uuid, signalId: uuid, reason }, closed);
 export type SignalClearanceBody = Static<typeof SignalClearanceBody>;
 
+/** A signal raised by a slip of the finger. */
+export const SignalTakenBackBody = Type.Object({ id: uuid, signalId: uuid }, closed);
+export type SignalTakenBackBody = Static<typeof SignalTakenBackBody>;
+
 export const AttributionBody = Type.Object({ id: uuid, trainingDate: date, itemId: uuid, reason }, closed);
 export type AttributionBody = Static<typeof AttributionBody>;
 
@@ -187,6 +191,16 @@ export const clearSignal = endpoint({
   says: "Clear a stop signal in writing",
   roles: signingRoles,
   body: SignalClearanceBody,
+  limit: smallLimit,
+  answer: Written,
+  status: 201,
+});
+
+export const takeBackSignal = endpoint({
+  name: "takeBackSignal",
+  says: "Take back a signal raised by mistake, within a minute",
+  roles: recordingRoles,
+  body: SignalTakenBackBody,
   limit: smallLimit,
   answer: Written,
   status: 201,

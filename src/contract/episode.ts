@@ -26,6 +26,10 @@ export const OpenSignal = Type.Object(
     by: Type.String(),
     exercise: Type.Union([Type.String(), Type.Null()]),
     note: Type.Union([Type.String(), Type.Null()]),
+    /** Raised within the last minute by who looks: a slip of the finger can be taken back. */
+    mayTakeBack: Type.Boolean(),
+    /** The other episode of the same person that it was raised in, where it is cleared; null for one of this episode. */
+    elsewhere: Type.Union([Type.Object({ episodeId: uuid, diagnosis: Type.String() }, closed), Type.Null()]),
   },
   closed,
 );

@@ -6,7 +6,15 @@ import { closed, code, instant, reason, uuid, written } from "./fields";
 import { recordingRoles, signingRoles } from "./roles";
 
 /** Asks for a placing; nothing is stored. */
-export const PlacingBody = Type.Object({ intake: Intake }, closed);
+export const PlacingBody = Type.Object(
+  {
+    /** The intake's own id, so that a red flag which is unticked later leaves its trace. */
+    id: Type.Optional(uuid),
+    intake: Intake,
+  },
+  closed,
+);
+export type PlacingBody = Static<typeof PlacingBody>;
 
 /** An intake with the placing a clinician signs: the stage, and one prescription for each item wanted. */
 export const IntakeBody = Type.Object(

@@ -53,6 +53,7 @@ export const judgement = {
   "rule.plateau": "no step for a while",
 
   "evidence.stop-signal": "{signal}.",
+  "evidence.signal-open": "{signal}: nothing gets harder until that is cleared in writing.",
   "evidence.pinch": "{date}: pinching or blocking, grade {grade}.",
   "evidence.pain-during-ease":
     "{date}: pain {painDuring} during, {painBefore} before: too much under ‘{school}’.",
@@ -121,6 +122,7 @@ export const judgement = {
   "change.suspend.lane": "This lane is suspended",
   "change.suspend.impact": "Impact work is suspended",
   "change.suspend.hamstrings": "Hamstring work is suspended",
+  "change.suspend.extension": "Bending the back backwards is suspended",
   "change.suspend.session": "The session is suspended",
   "change.suspend.plan": "The whole plan is suspended",
 
@@ -143,6 +145,12 @@ export const judgement = {
   "signal.child-limp": "Child or adolescent with groin, thigh or knee pain and a limp",
   "signal.sit-bone-tear": "Sit-bone pain and bruising after a sudden stretch",
   "signal.not-examined": "Acute injury that nobody has examined",
+  "signal.knee-locked": "The knee is locked: it neither bends nor straightens",
+  "signal.cannot-lift-leg":
+    "The straight leg cannot be lifted, newly or since an injury (not just after surgery)",
+  "signal.nerve-worse": "Numbness or weakness of the leg that is getting worse",
+  "signal.groin-hop-night": "A runner''s deep groin pain that hurts in hopping or at night",
+  "signal.leg-pain-standing": "Leg pain in standing or walking that sitting eases",
   "move.place": "Placed at {stage}",
   "move.pass": "Through the gate to {stage}",
   "move.override": "Past a closed gate to {stage}",

@@ -11,6 +11,7 @@ export const measures = {
   "stair.gateDrawing": "{met} of {all} criteria of the next gate are met.",
   "stair.noGate": "There is no gate after this stage.",
   "stair.gate": "Gate to {next}",
+  "stair.gateStop": "A stop signal is open: nobody passes until it is cleared.",
   "stair.gateOpen": "Everything required is met. A clinician may sign.",
   "stair.gateTime": "{days, plural, one {# day} other {# days}} of minimum time left.",
   "stair.gateTimeDone": "Minimum time has passed.",
@@ -150,6 +151,8 @@ export const measures = {
   "gate.measure": "Measure",
   "gate.open": "Open: everything required is met. A clinician may sign.",
   "gate.closed": "Closed.",
+  "gate.stop":
+    "Closed by a stop signal: {signals}. Nobody passes, not by override either, until it is cleared in writing.",
   "gate.missing":
     "{open, plural, =0 {Every required criterion is met.} other {# of {all} required criteria are not met.}}",
   "gate.criterion": "Criterion",

@@ -38,6 +38,7 @@ export const people = {
   "intake.until": "Until",
   "intake.limitSays": "In the surgeon''s words (optional)",
   "intake.screen": "Red flags",
+  "intake.untickedWhy": "Why it is not so after all: {flag}",
   "intake.screenNotice": "A yes ends the intake: somebody else is needed first.",
   "intake.health": "Medicines, illness, falls",
   "intake.fell": "fell in the last year",

@@ -20,6 +20,11 @@ const table: [StopSignalCode, string, string][] = [
   ["sit-bone-tear", "hamstrings", "soon"],
   ["not-examined", "plan", "soon"],
   ["dizziness", "session", "review"],
+  ["knee-locked", "plan", "same-day"],
+  ["cannot-lift-leg", "plan", "same-day"],
+  ["nerve-worse", "plan", "emergency"],
+  ["groin-hop-night", "impact", "same-day"],
+  ["leg-pain-standing", "extension", "soon"],
 ];
 
 describe("the table of stop signals", () => {
@@ -89,6 +94,14 @@ describe("what a scope reaches in the catalogue", () => {
       expect([exercise.lane, ...(exercise.alsoTrains ?? [])]).toContain("hamstrings");
     const others = startingExercises.length - reached.length;
     expect(others).toBeGreaterThan(reached.length);
+  });
+
+  it("extension: what bends the back backwards, and nothing else", () => {
+    const reached = struck("extension", null);
+    expect(reached.length).toBeGreaterThan(0);
+    expect(new Set(reached.map(({ exercise }) => exercise.regions?.includes("back")))).toEqual(
+      new Set([true]),
+    );
   });
 
   it("a plan or a session: everything", () => {

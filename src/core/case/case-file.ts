@@ -99,6 +99,18 @@ export const CaseSignal = Type.Object(
     at: instant,
     /** The exercise it was seen in; needed where only that, or its lane, is suspended. */
     itemId: Type.Optional(id),
+    /** Raised in another episode of the same person, in this exercise where it was in one. */
+    elsewhere: Type.Optional(
+      Type.Object(
+        {
+          diagnosis: Type.String(),
+          episodeId: id,
+          exerciseId: Type.Optional(Type.String()),
+          lane: Type.Optional(Lane),
+        },
+        closed,
+      ),
+    ),
     note: Type.Optional(Type.String({ maxLength: 400 })),
     cleared: Type.Optional(Type.Object({ at: instant, reason: Type.String() }, closed)),
   },

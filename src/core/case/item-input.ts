@@ -1,5 +1,5 @@
 import type { DecideInput, SignedChange, StopSignal } from "~/core/decision/record/decide-input";
-import { suspends, type ScopedItem } from "~/core/decision/stop-scope";
+import { suspends, type ScopedItem, type SeenIn } from "~/core/decision/stop-scope";
 import { stopSignal } from "~/core/intake/stop-signal";
 import { standingResults } from "~/core/measure/measure";
 import { bestValue } from "~/core/measure/side-value";
@@ -8,8 +8,9 @@ import type { Exercise } from "~/core/exercise/exercise";
 import type { Prescription } from "~/core/exercise/prescription";
 import type { PainSchoolCode } from "~/core/response/pain-school";
 import { itemDays, type CaseDay } from "./case-days";
-import type { CaseFile, CaseItem } from "./case-file";
+import type { CaseFile, CaseItem, CaseSignal } from "./case-file";
 import { limitsOf, prescriptionInForce } from "./in-force";
+import { clearedLast, haltsOf, pinchesKept } from "./stops";
 
 const squeezeMeasure = "squeeze-force";
 
@@ -25,11 +26,8 @@ export function itemInput(
   const current = prescriptionInForce(item, file.asOf);
   const decisions = decisionsOf(file, item.id);
   const last = decisions.at(-1);
-  const clearedAt = file.clearances
-    .filter((c) => c.itemId === item.id && c.at <= file.asOf)
-    .map((c) => c.at)
-    .sort()
-    .at(-1);
+  const clearedAt = clearedLast(file, item.exerciseId);
+  const [halt] = haltsOf(file);
   const maximumN = maximumFor(file, exercise, current.prescription);
   return {
     exercise,
@@ -42,7 +40,8 @@ export function itemInput(
     trainingDays: itemDays(days, item.id),
     changes: changesOf(decisions),
     restrictions: limitsOf(file, stage),
-    stopSignals: signalsFor(file, scoped(file, item)),
+    stopSignals: [...signalsFor(file, scoped(file, item)), ...pinchesKept(file, item.exerciseId)],
+    ...(halt === undefined ? {} : { halted: halt.code }),
     ...(maximumN === null ? {} : { maximumN }),
     ...(last === undefined ? {} : { answeredAt: last.at }),
     ...(last === undefined || last.at <= current.from ? {} : { leftAsIsAt: last.at }),
@@ -66,13 +65,24 @@ export const signedChangesOf = (file: CaseFile, itemId: string): SignedChange[] 
 
 /** The stop signals that suspend an item, cleared ones included. */
 function signalsFor(file: CaseFile, item: ScopedItem): StopSignal[] {
-  return (file.signals ?? []).flatMap(({ code, at, itemId, cleared }) => {
-    const seenIn = file.items.find((candidate) => candidate.id === itemId);
+  return (file.signals ?? []).flatMap(({ code, at, itemId, elsewhere, cleared }) => {
     const scope = stopSignal(code).suspends;
-    if (!suspends(scope, item, seenIn ? scoped(file, seenIn) : null)) return [];
+    if (!suspends(scope, item, seenIn(file, itemId, elsewhere))) return [];
     const isCleared = cleared !== undefined && cleared.at <= file.asOf;
     return [{ code, scope, raisedAt: at, ...(isCleared ? { clearedAt: cleared.at } : {}) }];
   });
+}
+
+/** The exercise a signal was seen in, here or in another episode of the person. */
+function seenIn(
+  file: CaseFile,
+  itemId: string | undefined,
+  elsewhere: CaseSignal["elsewhere"],
+): SeenIn | null {
+  const here = file.items.find((candidate) => candidate.id === itemId);
+  if (here) return { exercise: { id: here.exerciseId, lane: here.lane } };
+  if (elsewhere?.exerciseId === undefined || elsewhere.lane === undefined) return null;
+  return { exercise: { id: elsewhere.exerciseId, lane: elsewhere.lane } };
 }
 
 function scoped(file: CaseFile, item: CaseItem): ScopedItem {

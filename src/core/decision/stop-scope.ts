@@ -9,19 +9,28 @@ export interface ScopedItem {
   readonly prescription: Prescription;
 }
 
-type Reach = (item: ScopedItem, seenIn: ScopedItem | null) => boolean;
+/** The exercise that a signal was seen in. */
+export interface SeenIn {
+  readonly exercise: Pick<Exercise, "id" | "lane">;
+}
+
+type Reach = (item: ScopedItem, seenIn: SeenIn | null) => boolean;
 
 const impactLanes: readonly string[] = ["landing", "running"];
 
-/** What each scope of a stop signal suspends; a session's signal holds everything until it is cleared. */
+/**
+ * What each scope of a stop signal suspends; a session's signal holds everything until it is cleared. An exercise that left
+ * the plan and came back is the same exercise.
+ */
 const reaches: Record<StopSignal["scope"], Reach> = {
-  item: (item, seenIn) => item.itemId === seenIn?.itemId,
+  item: (item, seenIn) => item.exercise.id === seenIn?.exercise.id,
   lane: (item, seenIn) => item.exercise.lane === seenIn?.exercise.lane,
   impact: ({ exercise, prescription }) =>
     impactLanes.includes(exercise.lane) ||
     variantOf(exercise, prescription.variantId).settings["contraction"] === "plyometric",
   hamstrings: ({ exercise }) =>
     exercise.lane === "hamstrings" || (exercise.alsoTrains?.includes("hamstrings") ?? false),
+  extension: ({ exercise }) => exercise.forbiddenBy?.includes("end-range-lumbar-extension") ?? false,
   session: () => true,
   plan: () => true,
 };
@@ -29,8 +38,8 @@ const reaches: Record<StopSignal["scope"], Reach> = {
 /**
  * Whether a stop signal suspends an item.
  *
- * @param seenIn the item it was seen in; needed by the scopes `item` and `lane`
+ * @param seenIn the exercise it was seen in; needed by the scopes `item` and `lane`
  */
-export function suspends(scope: StopSignal["scope"], item: ScopedItem, seenIn: ScopedItem | null): boolean {
+export function suspends(scope: StopSignal["scope"], item: ScopedItem, seenIn: SeenIn | null): boolean {
   return reaches[scope](item, seenIn);
 }

@@ -8,7 +8,7 @@ import { measureNext } from "./measure-next";
 const confidentFrom = 0.9;
 
 /**
- * Whether the gate out of a stage is open: minimum time since onset and in the stage, every required criterion met by
+ * Whether the gate out of a stage is open: no stop signal that halts everything, minimum time since onset and in the stage, every required criterion met by
  * a value that is not too old, and no lane of the stage left out. Optional criteria inform and never close a gate.
  * An open gate still needs a clinician's signature.
  *
@@ -33,7 +33,9 @@ export function evaluateGate(given: GateInput): GateResult {
   const allMet = criteria.every((c) => !c.required || c.passes);
   const lanesLeftOut = input.lanesLeftOut ?? [];
   const met = lanesLeftOut.length > 0 ? "gate-lanes" : "gate-open";
-  const rule = daysLeft > 0 ? "gate-time" : allMet ? met : "gate-criteria";
+  const halts = input.halts ?? [];
+  const judged = daysLeft > 0 ? "gate-time" : allMet ? met : "gate-criteria";
+  const rule = halts.length > 0 ? "gate-stop" : judged;
   const outcome = rule === "gate-open" ? "open" : "closed";
   const next = measureNext(input.gate.criteria, criteria, input.measures);
   return {
@@ -45,6 +47,7 @@ export function evaluateGate(given: GateInput): GateResult {
     daysLeft,
     criteria,
     lanesLeftOut: [...lanesLeftOut],
+    ...(halts.length > 0 ? { halts: [...halts] } : {}),
     measureNext: next,
   };
 }

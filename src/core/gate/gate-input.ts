@@ -20,6 +20,8 @@ export const GateInput = Type.Object(
     measures: Type.Array(Measure, { maxItems: 200 }),
     results: Type.Array(MeasureResult, { maxItems: 5000 }),
     effortDays: Type.Array(EffortDay, { maxItems: 2000 }),
+    /** Codes of open stop signals that let nobody pass. */
+    halts: Type.Optional(Type.Array(Type.String({ minLength: 1, maxLength: 60 }), { maxItems: 50 })),
     /** Lanes of which less than 70 % was done lately. */
     lanesLeftOut: Type.Optional(Type.Array(Lane, { maxItems: 20 })),
   },

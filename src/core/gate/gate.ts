@@ -127,7 +127,7 @@ export type MeasureNext = Static<typeof MeasureNext>;
 
 export const GateResult = Type.Object({
   outcome: oneOf(["open", "closed"], "open: everything required is met; a clinician may sign"),
-  rule: oneOf(["gate-open", "gate-time", "gate-criteria", "gate-lanes"]),
+  rule: oneOf(["gate-open", "gate-stop", "gate-time", "gate-criteria", "gate-lanes"]),
   passing: Passing,
   daysSinceOnset: Type.Integer(),
   daysInStage: Type.Integer(),
@@ -135,6 +135,8 @@ export const GateResult = Type.Object({
   criteria: Type.Array(CriterionResult),
   /** Lanes of which less than 70 % was done: they keep the gate closed. */
   lanesLeftOut: Type.Optional(Type.Array(Lane)),
+  /** Codes of open stop signals: while one is open nobody passes, not by override either. */
+  halts: Type.Optional(Type.Array(Type.String())),
   measureNext: Type.Array(MeasureNext),
 });
 export type GateResult = Static<typeof GateResult>;

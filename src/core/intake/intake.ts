@@ -1,4 +1,5 @@
 import { irritabilities } from "./irritability";
+import { stopSignalCodes } from "./stop-signal";
 import { Type, type Static } from "@sinclair/typebox";
 import { oneOf } from "~/core/schema/one-of";
 import type { FieldProblem } from "~/core/schema/field-problem";
@@ -55,7 +56,11 @@ export const Intake = Type.Object(
     surgery: Type.Optional(
       Type.Object({ on: date, procedure: words(60), graft: Type.Optional(words(40)) }, closed),
     ),
-    redFlags: Type.Array(words(40), { maxItems: 20 }),
+    redFlags: Type.Array(words(40), { maxItems: 40 }),
+    /** Red flags that were ticked and are not any more, each with why. */
+    unticked: Type.Optional(
+      Type.Array(Type.Object({ code: oneOf(stopSignalCodes), reason: words(400) }, closed), { maxItems: 40 }),
+    ),
     medicines: Type.Array(oneOf(medicines), { maxItems: 10 }),
     illnesses: Type.Array(oneOf(illnesses), { maxItems: 10 }),
     fellLastYear: Type.Boolean(),

@@ -18,6 +18,11 @@ export const stopSignalCodes = [
   "sit-bone-tear",
   "not-examined",
   "dizziness",
+  "knee-locked",
+  "cannot-lift-leg",
+  "nerve-worse",
+  "groin-hop-night",
+  "leg-pain-standing",
 ] as const;
 export type StopSignalCode = (typeof stopSignalCodes)[number];
 
@@ -46,7 +51,24 @@ export const stopSignals: readonly StopSignalDefinition[] = [
   { code: "sit-bone-tear", suspends: "hamstrings", urgency: "soon", asked: true },
   { code: "not-examined", suspends: "plan", urgency: "soon", asked: true },
   { code: "dizziness", suspends: "session", urgency: "review", asked: false },
+  { code: "knee-locked", suspends: "plan", urgency: "same-day", asked: true },
+  { code: "cannot-lift-leg", suspends: "plan", urgency: "same-day", asked: true },
+  { code: "nerve-worse", suspends: "plan", urgency: "emergency", asked: true },
+  { code: "groin-hop-night", suspends: "impact", urgency: "same-day", asked: true },
+  { code: "leg-pain-standing", suspends: "extension", urgency: "soon", asked: true },
 ];
+
+/**
+ * Whether a signal lets nothing be added, made harder or passed while it is open: all of it is suspended, or somebody has to
+ * see it today.
+ *
+ * @example halts("groin-hop-night") // true
+ * @example halts("gives-way") // false
+ */
+export function halts(code: StopSignalCode): boolean {
+  const { suspends, urgency } = stopSignal(code);
+  return suspends === "plan" || suspends === "session" || urgency === "emergency" || urgency === "same-day";
+}
 
 /** The definition behind a signal's code. */
 export function stopSignal(code: StopSignalCode): StopSignalDefinition {

@@ -27,7 +27,7 @@ export const Change = Type.Union([
   Type.Object(
     {
       kind: Type.Literal("suspend"),
-      scope: oneOf(["item", "lane", "impact", "hamstrings", "session", "plan"]),
+      scope: oneOf(["item", "lane", "impact", "hamstrings", "extension", "session", "plan"]),
     },
     { additionalProperties: false },
   ),

@@ -62,7 +62,10 @@ export interface DayContext {
 const muscleSorenessCountsAbove = 5;
 const muscleSorenessSettlesHours = 48;
 
-/** Judges one training day of one item; only the involved side (the worse, where both are) decides. */
+/**
+ * Judges one training day of one item; only the involved side (the worse, where both are) decides, but for a pinch or a block:
+ * that stops whichever leg it was felt in.
+ */
 export function judgeDay(day: TrainingDay, context: DayContext): DayJudgement {
   const sets = day.sets.filter((set) => decides(set, context.involvedSide));
   const others = day.sets.filter((set) => !decides(set, context.involvedSide));
@@ -110,7 +113,7 @@ export function judgeDay(day: TrainingDay, context: DayContext): DayJudgement {
     markedFaultNames: [...new Set(faults.map((fault) => fault.fault))],
     markedInMostOfLastSet: lastSet !== undefined && markedInMostReps(lastSet),
     fear: sets.some((set) => set.limit?.kind === "fear"),
-    pinchGrade: Math.max(0, ...sets.map(pinchGrade)),
+    pinchGrade: Math.max(0, ...day.sets.map(pinchGrade)),
     painWith: sets.find((set) => set.painWith)?.painWith ?? usualPainSource(context.dose),
   };
 }
@@ -140,7 +143,12 @@ function countedPain(set: SetRecord, lasting: boolean): number {
   return lasting || set.painDuring > muscleSorenessCountsAbove ? set.painDuring : 0;
 }
 
-function pinchGrade({ limit }: SetRecord): number {
+/**
+ * How grave a pinch a set ended with, 0–3; a block is the gravest, and so is a pinch nobody graded.
+ *
+ * @example pinchGrade({ side: "left", painDuring: 0, painSite: "episode", effort: 3, faults: [], limit: { kind: "block" } }) // 3
+ */
+export function pinchGrade({ limit }: Pick<SetRecord, "limit">): number {
   if (limit?.kind === "block") return 3;
   return limit?.kind === "pinch" ? (limit.pinchGrade ?? 3) : 0;
 }

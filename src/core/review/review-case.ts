@@ -29,6 +29,7 @@ import {
   schoolInForce,
 } from "~/core/case/in-force";
 import { itemInput } from "~/core/case/item-input";
+import { haltsOf } from "~/core/case/stops";
 
 export const ItemReview = Type.Object({
   itemId: Type.String(),
@@ -102,6 +103,7 @@ export function reviewCase(
         measures: file.measures,
         results: file.results,
         effortDays: items.flatMap(effortDaysOf),
+        halts: haltsOf(file).map(({ code }) => code),
         lanesLeftOut: lanes.filter(({ state }) => state === "left-out").map(({ lane }) => lane),
       })
     : null;

@@ -23,6 +23,8 @@ export interface Asked {
   readonly proposal: Proposal;
   readonly prescription: Prescription;
   readonly alternatives: readonly OfferedChange[];
+  /** A signal is open that lets nothing be made harder, in this item or another. */
+  readonly halted?: boolean;
 }
 
 type Signed =
@@ -33,7 +35,8 @@ const refused = (path: string, problem: string): Signed => ({ ok: false, problem
 
 /**
  * What an answer does to an item, and how it stands in the record from then on; or why it cannot be given: against a
- * proposal without a reason, to a proposal that asks for nothing, a change that is not offered, barred, or harder while stopped.
+ * proposal without a reason, to a proposal that asks for nothing, a change that is not offered,
+ * barred, or harder while the item is stopped or a signal is open.
  *
  * @param at ISO instant of the signature
  */
@@ -53,6 +56,11 @@ export function signAnswer(answer: Answer, asked: Asked, at: string): Signed {
   if (!found) return refused("/alternative", "is not a change that this exercise has");
   if (proposal.outcome === "stop" && found.direction === "harder")
     return refused("/alternative", "is not open: the item is stopped until it is cleared");
+  if (asked.halted && found.direction === "harder")
+    return refused(
+      "/alternative",
+      "is not open: a stop signal is open; nothing gets harder until it is cleared",
+    );
   if (found.blockedBy !== null) return refused("/alternative", `is blocked: ${found.blockedBy}`);
   const { direction, blockedBy: _free, ...applied } = found;
   const signedChange: SignedChange = { at, direction, knob: applied.knob, before: asked.prescription };

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import type { GateView } from "~/contract/gate";
-import { sayDate, sayNumber, t } from "~/messages/say";
+import { label, sayDate, sayNumber, t } from "~/messages/say";
 import CriterionTable from "./CriterionTable";
 import MoveForm from "./MoveForm";
 import MoveHistory from "./MoveHistory";
@@ -95,6 +95,8 @@ function GatePage({ view: loaded }: { view: GateView }) {
 function sayOutcome({ gate }: GateView): string {
   if (!gate) return "";
   if (gate.outcome === "open") return t("gate.open");
+  if (gate.rule === "gate-stop")
+    return t("gate.stop", { signals: (gate.halts ?? []).map((code) => label("signal", code)).join("; ") });
   const required = gate.criteria.filter((c) => c.required);
   const open = required.filter((c) => !c.passes).length;
   const time = gate.daysLeft > 0 ? `${t("stair.gateTime", { days: gate.daysLeft })} ` : "";

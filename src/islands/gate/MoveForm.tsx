@@ -54,7 +54,7 @@ export default function MoveForm({ view, onSigned }: Props) {
               {t("gate.pass", { stage: next.name })}
             </button>
           )}
-          {next && gate?.outcome !== "open" && (
+          {next && gate?.outcome !== "open" && gate?.rule !== "gate-stop" && (
             <button type="button" className="btn" onClick={() => setAction("override")}>
               {t("gate.override")}
             </button>

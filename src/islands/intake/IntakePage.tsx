@@ -59,7 +59,7 @@ function IntakePage({ pathways, drafts, zone, maySign, known }: Props) {
   };
 
   const propose = form.handleSubmit(async (fields) => {
-    const answer = await call("proposePlacing", {}, { intake: toIntake(fields) });
+    const answer = await call("proposePlacing", {}, { id, intake: toIntake(fields) });
     if (!answer.ok) {
       setPlacing(null);
       answer.problem.problems?.forEach(({ path, problem: message }, n) =>
@@ -105,7 +105,7 @@ function IntakePage({ pathways, drafts, zone, maySign, known }: Props) {
             <LimitsSection />
           </div>
           <div className="flex flex-col gap-4">
-            <ScreenSection />
+            <ScreenSection key={id} />
             <GoalsSection />
             {redFlag && problem && <RedFlagNote title={problem.title} flag={redFlag} />}
             {problem && !redFlag && <ProblemNote problem={problem} sayPath={sayPath} />}

@@ -1,3 +1,4 @@
+import { useEffect, useRef } from "react";
 import { useFieldArray, useFormContext } from "react-hook-form";
 import { illnesses, medicines } from "~/core/intake/intake";
 import { stopSignals } from "~/core/intake/stop-signal";
@@ -5,6 +6,30 @@ import { label, t } from "~/messages/say";
 import { Section, SelectField, TextField, TickField } from "./Fields";
 import type { IntakeFields } from "./intake-fields";
 import type { LimitField } from "./limit-field";
+
+/** Why a red flag that was ticked is not so after all; it stays in the record with the name of who signs. */
+function UntickedFlags() {
+  const { control, watch } = useFormContext<IntakeFields>();
+  const { fields, append, remove } = useFieldArray({ control, name: "unticked" });
+  const flags = watch("redFlags");
+  const before = useRef(flags);
+  useEffect(() => {
+    const gone = before.current.filter((code) => !flags.includes(code));
+    const back = fields.findIndex(({ code }) => flags.includes(code));
+    before.current = flags;
+    if (back >= 0) remove(back);
+    for (const code of gone) append({ code, reason: "" }, { shouldFocus: false });
+  }, [flags, fields, append, remove]);
+  return fields.map(({ id, code }, n) => (
+    <TextField
+      key={id}
+      name={`unticked.${n}.reason`}
+      label={t("intake.untickedWhy", { flag: label("signal", code) })}
+      width="two"
+      maxLength={400}
+    />
+  ));
+}
 
 /** Red flags first: a yes ends the intake. Then what bears on dose and safety. */
 export function ScreenSection() {
@@ -18,6 +43,7 @@ export function ScreenSection() {
             <TickField key={code} name="redFlags" value={code} label={label("signal", code)} />
           ))}
       </div>
+      <UntickedFlags />
       <details className="col-span-2">
         <summary className="min-h-11 cursor-pointer py-2 text-sm font-medium">{t("intake.health")}</summary>
         <div className="grid grid-cols-2">

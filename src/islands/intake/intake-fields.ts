@@ -25,6 +25,8 @@ export interface IntakeFields {
   graft: string;
   limits: LimitField[];
   redFlags: string[];
+  /** Red flags that were ticked and are not any more, each with why. */
+  unticked: { code: string; reason: string }[];
   medicines: Intake["medicines"];
   illnesses: Intake["illnesses"];
   fellLastYear: boolean;
@@ -58,6 +60,7 @@ export const emptyIntake: IntakeFields = {
   graft: "",
   limits: [],
   redFlags: [],
+  unticked: [],
   medicines: [],
   illnesses: [],
   fellLastYear: false,
@@ -100,6 +103,7 @@ const guards: { readonly [K in keyof IntakeFields]: Guard<IntakeFields[K]> } = {
     }),
   ),
   redFlags: words,
+  unticked: listOf(shape<IntakeFields["unticked"][number]>({ code: text, reason: text })),
   medicines: listOf(oneOfThese(...medicines)),
   illnesses: listOf(oneOfThese(...illnesses)),
   fellLastYear: flag,
@@ -144,8 +148,10 @@ export function toIntake(fields: IntakeFields): Intake {
     daysPerWeek,
     minutesPerDay,
     involvedSide,
+    unticked,
     ...rest
   } = fields;
+  const takenBack = unticked.filter(({ reason }) => reason.trim()) as NonNullable<Intake["unticked"]>;
   const operated = surgeryOn !== "" || procedure !== "";
   const atHand = { home: bareHome, gym: fullGym, own: [...bareHome, ...kit] }[place];
   return {
@@ -154,6 +160,7 @@ export function toIntake(fields: IntakeFields): Intake {
     involvedSide: involvedSide as Intake["involvedSide"],
     ...(operated ? { surgery: { on: surgeryOn, procedure, ...(graft ? { graft } : {}) } } : {}),
     limits: limits.map(toLimit),
+    ...(takenBack.length > 0 ? { unticked: takenBack } : {}),
     reachesFloor: !cannotFloor,
     ...(history.trim() ? { history } : {}),
     tasks: tasks

@@ -17,6 +17,7 @@ export default function GatePanel({ stair }: { stair: StairView }) {
         <span className="text-base-content/75 text-sm font-normal">
           {gate.daysLeft > 0 ? t("stair.gateTime", { days: gate.daysLeft }) : t("stair.gateTimeDone")}{" "}
           {gate.outcome === "open" && t("stair.gateOpen")}
+          {gate.rule === "gate-stop" && t("stair.gateStop")}
           {gate.rule === "gate-lanes" &&
             t("gate.lanes", { lanes: (gate.lanesLeftOut ?? []).map((lane) => t(`lane.${lane}`)).join(", ") })}
         </span>

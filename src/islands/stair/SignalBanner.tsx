@@ -1,7 +1,9 @@
 import { OctagonX } from "lucide-react";
 import type { StairView } from "~/contract/episode";
+import { halts } from "~/core/intake/stop-signal";
 import ReasonForm from "~/islands/frame/ReasonForm";
 import { label, sayTime, t } from "~/messages/say";
+import TakeBack from "./TakeBack";
 import WhomToCall from "./WhomToCall";
 
 /** Open stop signals: what, how urgent, whom to call; cleared in writing by who may sign. */
@@ -31,9 +33,18 @@ export default function SignalBanner({
             {label("signals.suspends", signal.scope)} ·{" "}
             {t("signals.since", { time: sayTime(signal.at, stair.zone), by: signal.by })}
             {signal.note && ` · “${signal.note}”`}
+            {signal.elsewhere && ` · ${t("signals.elsewhere", { diagnosis: signal.elsewhere.diagnosis })}`}
           </p>
+          {halts(signal.code) && <p className="text-sm font-medium">{t("signals.halts")}</p>}
           <WhomToCall calls={stair.calls} code={signal.code} urgency={signal.urgency} />
-          {stair.maySign ? (
+          {signal.mayTakeBack && (
+            <TakeBack episodeId={stair.episodeId} signalId={signal.id} onChange={onChange} />
+          )}
+          {signal.elsewhere ? (
+            <a className="btn mt-1" href={`/episodes/${signal.elsewhere.episodeId}`}>
+              {t("signals.clearThere")}
+            </a>
+          ) : stair.maySign ? (
             <details className="mt-1">
               <summary className="btn">{t("signals.clear")}</summary>
               <ReasonForm

@@ -3,6 +3,7 @@ import { factNames, facts, type FactName } from "~/server/facts/all";
 import type { Columns, FactDefinition } from "~/server/facts/fact";
 import { readFacts, type ByEpisode, type FactRead } from "~/server/facts/sql";
 import { readDefinitionHashes } from "./definition-repository";
+import { readElsewhere } from "./elsewhere-repository";
 import { readIrritabilities } from "./irritability-repository";
 
 type ColumnsOf<N extends FactName> = (typeof facts)[N] extends FactDefinition<infer C> ? C : never;
@@ -14,7 +15,11 @@ type CaseFact = Exclude<FactName, "visits" | "documents" | "intakes">;
 const isCaseFact = (name: FactName): name is CaseFact => facts[name].inCase;
 
 /** Parts of an episode that are not facts of its own. */
-const others = { hashes: readDefinitionHashes, irritabilities: readIrritabilities };
+const others = {
+  hashes: readDefinitionHashes,
+  irritabilities: readIrritabilities,
+  elsewhere: readElsewhere,
+};
 type Other = keyof typeof others;
 type OtherPart<K extends Other> =
   Awaited<ReturnType<(typeof others)[K]>> extends ByEpisode<infer T> ? readonly T[] : never;
@@ -26,7 +31,8 @@ export type CaseParts = { readonly [N in CaseFact]: readonly Read<N>[] } & {
 type PartName = keyof CaseParts;
 
 const caseFacts = factNames.filter(isCaseFact);
-const partNames: readonly PartName[] = [...caseFacts, "hashes", "irritabilities"];
+const isOther = (name: PartName): name is Other => name in others;
+const partNames: readonly PartName[] = [...caseFacts, ...(Object.keys(others) as Other[])];
 
 /** Reads the parts of some episodes. A fixed number of queries, however many episodes. */
 export async function readParts(
@@ -62,10 +68,9 @@ async function read(
 ): Promise<Found> {
   const found: Found = new Map();
   for (const name of names) {
-    const part =
-      name === "hashes" || name === "irritabilities"
-        ? await others[name](db, clinicId, ids)
-        : await readFacts<Columns>(db, facts[name], clinicId, ids);
+    const part = isOther(name)
+      ? await others[name](db, clinicId, ids)
+      : await readFacts<Columns>(db, facts[name], clinicId, ids);
     found.set(name, part);
   }
   return found;

@@ -60,6 +60,37 @@ export async function lockEpisode(db: Queryable, clinicId: string, id: string): 
 }
 
 /**
+ * Locks the heads of all episodes of one person, by id, so that two who write into two of them wait for each other. A person
+ * of one episode costs a query.
+ */
+export async function lockPerson(db: Queryable, clinicId: string, personId: string): Promise<void> {
+  const [rows] = await db.execute<RowDataPacket[]>(
+    "SELECT id FROM episodes WHERE clinic_id = ? AND person_id = ? ORDER BY id",
+    [clinicId, personId],
+  );
+  for (const row of rows) {
+    await db.execute(
+      "SELECT id FROM episodes FORCE INDEX (PRIMARY) WHERE clinic_id = ? AND id = ? FOR UPDATE",
+      [clinicId, row["id"]],
+    );
+  }
+}
+
+/** Raises the version of the person's other episodes, one by one, so that nothing kept of them outlives what was written. */
+export async function bumpSiblings(
+  db: Queryable,
+  clinicId: string,
+  personId: string,
+  id: string,
+): Promise<void> {
+  const [rows] = await db.execute<RowDataPacket[]>(
+    "SELECT id FROM episodes WHERE clinic_id = ? AND person_id = ? AND id <> ? ORDER BY id",
+    [clinicId, personId, id],
+  );
+  for (const row of rows) await bumpVersion(db, clinicId, String(row["id"]));
+}
+
+/**
  * Raises the version after a write to the episode. Every other index of the table begins with the clinic as well; on a
  * small or young table the optimizer may take one of them and lock the heads of the whole clinic.
  */

@@ -11,6 +11,7 @@ import { reviewCase, type CaseReview } from "~/core/review/review-case";
 import { check } from "~/core/schema/check";
 import type { CaseParts } from "./case-parts";
 import type { Definition } from "./definition-repository";
+import type { SignalElsewhere } from "./elsewhere-repository";
 import type { EpisodeHead } from "./episode-repository";
 
 /** A case with its facts as they were read: with the names of those who wrote them, which the case file leaves out. */
@@ -137,10 +138,14 @@ function sessionsOf({ sessions, sets }: CaseParts): CaseFile["sessions"] {
   }));
 }
 
-/** Stop signals with how each was cleared, and by whom. */
-export function signalsOf({ signals, signalClearances }: Pick<CaseParts, "signals" | "signalClearances">) {
+/** Stop signals of this episode with how each was cleared, and by whom; then those of the person's other ones. */
+export function signalsOf({
+  signals,
+  signalClearances,
+  elsewhere,
+}: Pick<CaseParts, "signals" | "signalClearances" | "elsewhere">): readonly SignalElsewhere[] {
   const clearances = new Map(signalClearances.map((clearance) => [clearance.signalId, clearance]));
-  return signals.map((signal) => {
+  const own = signals.map((signal) => {
     const cleared = clearances.get(signal.id);
     return {
       ...without(signal, "occurredAt"),
@@ -148,6 +153,7 @@ export function signalsOf({ signals, signalClearances }: Pick<CaseParts, "signal
       clearedBy: cleared?.by ?? null,
     };
   });
+  return [...own, ...elsewhere];
 }
 
 function grouped<T>(entries: readonly T[], key: (entry: T) => string): Map<string, T[]> {

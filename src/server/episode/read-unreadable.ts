@@ -1,12 +1,12 @@
 import { signingRoles } from "~/contract/roles";
+import { now } from "~/server/clock";
 import { pool } from "~/server/db/connection";
 import { readParts } from "~/server/case/case-parts";
 import { findEpisode } from "~/server/case/episode-repository";
 import { loadEpisode } from "~/server/case/load-episode";
-import type { LoadedCase } from "~/server/case/make-case";
 import { notFound } from "~/server/http/problem";
 import type { StaffContext } from "~/server/staff-context";
-import { openSignals } from "./open-signals";
+import { openSignals, type LoadedSignals } from "./open-signals";
 
 /**
  * What is left to show of a record that the rules cannot judge: whose it is, its open signals, its exercises by name; the
@@ -23,7 +23,7 @@ export async function readUnreadable(staff: StaffContext, episodeId: string) {
       episodeId: head.id,
       zone: staff.zone,
       calls: staff.calls,
-      signals: openSignals({ file, parts }),
+      signals: openSignals({ file, parts }, staff),
       maySign: signingRoles.includes(staff.role),
       items: file.items
         .filter((item) => item.endedAt === undefined)
@@ -35,14 +35,12 @@ export async function readUnreadable(staff: StaffContext, episodeId: string) {
   };
 }
 
-type Left = Pick<LoadedCase, "parts"> & { readonly file: Pick<LoadedCase["file"], "items" | "exercises"> };
-
-async function whatIsLeft(staff: StaffContext, episodeId: string): Promise<Left> {
+async function whatIsLeft(staff: StaffContext, episodeId: string): Promise<LoadedSignals> {
   try {
     return await loadEpisode(staff, episodeId);
   } catch {
     const parts = (await readParts(pool(), staff.clinicId, [episodeId])).get(episodeId);
     if (!parts) throw notFound();
-    return { parts, file: { items: [], exercises: [] } };
+    return { parts, file: { items: [], exercises: [], asOf: now() } };
   }
 }

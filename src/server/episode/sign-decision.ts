@@ -5,6 +5,7 @@ import type { StaffContext } from "~/server/staff-context";
 import { ApiProblem, refused } from "~/server/http/problem";
 import { decisions } from "~/server/facts/decisions";
 import { prescriptions } from "~/server/facts/prescriptions";
+import { haltsOf } from "~/core/case/stops";
 import { signAnswer } from "~/core/review/signed-change";
 import { appendFact } from "~/server/facts/sql";
 import { stairView } from "./stair-view";
@@ -26,7 +27,7 @@ export async function signDecision(
     const item = view.items.find((candidate) => candidate.itemId === body.itemId);
     if (!item) throw refused([{ path: "/itemId", problem: "is not in this patient's plan" }]);
     if (body.expectedVersion !== loaded.head.version) throw stale(view, item);
-    const signed = signAnswer(body, item, writing.at);
+    const signed = signAnswer(body, { ...item, halted: haltsOf(loaded.file).length > 0 }, writing.at);
     if (!signed.ok) throw refused(signed.problems);
     const { applied, signedChange } = signed;
     await appendFact(db, writing, decisions, {

@@ -67,7 +67,7 @@ export function stairView(staff: StaffContext, loaded: LoadedCase, preview?: Pai
     target: head.targetOn === null ? null : { on: head.targetOn, ...weeksToTarget(file, head.targetOn) },
     lanes: review.lanes,
     changeBudget: review.changeBudget,
-    signals: openSignals(loaded),
+    signals: openSignals(loaded, staff),
     calls: staff.calls,
     maySign: signingRoles.includes(staff.role),
   };

@@ -1,9 +1,10 @@
-import type { Written } from "~/contract/episode";
-import type { SignalBody, SignalClearanceBody } from "~/contract/daily";
+import type { OpenSignal, Written } from "~/contract/episode";
+import type { SignalBody, SignalClearanceBody, SignalTakenBackBody } from "~/contract/daily";
 import { stopSignal } from "~/core/intake/stop-signal";
 import type { StaffContext } from "~/server/staff-context";
 import { refused } from "~/server/http/problem";
-import { openSignals } from "./open-signals";
+import type { LoadedCase } from "~/server/case/make-case";
+import { openSignals, takenBackWithinMs } from "./open-signals";
 import { signalClearances } from "~/server/facts/signal-clearances";
 import { signals } from "~/server/facts/signals";
 import { appendFact } from "~/server/facts/sql";
@@ -38,10 +39,38 @@ export function clearSignal(
 ): Promise<Written> {
   const fact = { of: "signalClearances", body, action: "clear-signal" } as const;
   return writeFact(staff, episodeId, fact, async ({ db, writing, loaded }) => {
-    if (!openSignals(loaded).some((signal) => signal.id === body.signalId)) {
-      throw refused([{ path: "/signalId", problem: "is not an open stop signal of this patient" }]);
-    }
+    openHere(staff, loaded, body.signalId);
     const { at } = writing;
     await appendFact(db, writing, signalClearances, { ...body, reason: body.reason.trim(), at });
   });
+}
+
+/** Takes back a signal raised by a slip of the finger: by who raised it, within a minute. Both stay in the record. */
+export function takeBackSignal(
+  staff: StaffContext,
+  episodeId: string,
+  body: SignalTakenBackBody,
+): Promise<Written> {
+  const fact = { of: "signalClearances", body, action: "take-back-signal" } as const;
+  return writeFact(staff, episodeId, fact, async ({ db, writing, loaded }) => {
+    const signal = openHere(staff, loaded, body.signalId);
+    const late = Date.parse(writing.at) - Date.parse(signal.at) > takenBackWithinMs;
+    if (signal.by !== staff.name || late) {
+      const problem = late ? "is older than a minute: clear it in writing" : "was raised by somebody else";
+      throw refused([{ path: "/signalId", problem }]);
+    }
+    const reason = "Raised by mistake and taken back within a minute";
+    await appendFact(db, writing, signalClearances, { ...body, reason, at: writing.at });
+  });
+}
+
+/** The open signal of this episode with that id. */
+function openHere(staff: StaffContext, loaded: LoadedCase, signalId: string): OpenSignal {
+  const signal = openSignals(loaded, staff).find(({ id }) => id === signalId);
+  if (!signal) throw refused([{ path: "/signalId", problem: "is not an open stop signal of this patient" }]);
+  if (signal.elsewhere) {
+    const problem = `was raised in the record ‘${signal.elsewhere.diagnosis}’ and is cleared there`;
+    throw refused([{ path: "/signalId", problem }]);
+  }
+  return signal;
 }

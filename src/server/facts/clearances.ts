@@ -9,6 +9,7 @@ export const clearances = fact({
   by: "signed_by",
   order: ["at", "id"],
   inCase: true,
+  ofPerson: true,
   appendedBy: signingRoles,
   ofCase: (file) => file.clearances,
 });

@@ -32,6 +32,8 @@ export interface FactDefinition<C extends Columns = Columns> {
   readonly through?: { readonly table: string; readonly key: string };
   /** False for what is read by its own view only, not with every case. */
   readonly inCase: boolean;
+  /** True for what bears on every episode of the same person: a write of it overtakes what is kept of them all. */
+  readonly ofPerson?: boolean;
   /** Roles that may append it by a request of theirs; absent where it only comes along with another fact. */
   readonly appendedBy?: readonly Role[];
   /** Other kinds that a request which appends this one may append as well. */

@@ -17,5 +17,13 @@ export const intakes = fact({
   order: ["at", "id"],
   inCase: false,
   appendedBy: signingRoles,
-  bringsAlong: ["stageMoves", "schools", "circumstances", "items", "prescriptions"],
+  bringsAlong: [
+    "stageMoves",
+    "schools",
+    "circumstances",
+    "items",
+    "prescriptions",
+    "signals",
+    "signalClearances",
+  ],
 });

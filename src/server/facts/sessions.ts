@@ -18,6 +18,7 @@ export const sessions = fact({
   by: "recorded_by",
   order: ["occurred_at", "id"],
   inCase: true,
+  ofPerson: true,
   appendedBy: recordingRoles,
   bringsAlong: ["sets", "items", "prescriptions", "endings"],
   ofCase: (file) =>

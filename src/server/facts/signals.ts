@@ -18,6 +18,9 @@ export const signals = fact({
   order: ["received_at", "id"],
   inCase: true,
   appendedBy: recordingRoles,
+  ofPerson: true,
   ofCase: (file) =>
-    (file.signals ?? []).map(({ cleared: _later, ...signal }) => ({ ...signal, occurredAt: signal.at })),
+    (file.signals ?? [])
+      .filter(({ elsewhere }) => elsewhere === undefined)
+      .map(({ cleared: _later, elsewhere: _here, ...signal }) => ({ ...signal, occurredAt: signal.at })),
 });

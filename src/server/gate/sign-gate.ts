@@ -64,6 +64,10 @@ function moveProblems(
   const against = action !== "pass";
   if (against && !reason) return [{ path: "/reason", problem: "is needed for this move" }];
   if (action === "back") return to < at ? [] : [{ path: "/stage", problem: "is not an earlier stage" }];
+  if (gate?.rule === "gate-stop")
+    return [
+      { path: "/action", problem: "is not open: a stop signal is open. It is cleared in writing first" },
+    ];
   if (to !== at + 1) return [{ path: "/stage", problem: "is not the next stage" }];
   if (action === "pass" && gate?.outcome !== "open")
     return [{ path: "/action", problem: "is not open: the gate is closed. Overriding it needs a reason" }];

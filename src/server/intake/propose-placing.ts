@@ -1,3 +1,5 @@
+import type { PlacingBody } from "~/contract/intake";
+import { noteFlags } from "./flag-ticks";
 import { usualBook } from "~/server/case/body-of";
 import type { DemandBook } from "~/core/demand/demand-book";
 import { startingMeasures } from "~/catalogue/measures/all";
@@ -14,9 +16,11 @@ import type { Queryable } from "~/server/db/connection";
 import { pool } from "~/server/db/connection";
 import { ApiProblem, refused } from "~/server/http/problem";
 
-/** Proposes stage and plan for an intake; nothing is stored. */
-export async function proposePlacing(staff: StaffContext, intake: Intake): Promise<Placing> {
-  const { placing } = await checkIntake(staff, intake, now());
+/** Proposes stage and plan for an intake; nothing is stored but that a red flag was ticked. */
+export async function proposePlacing(staff: StaffContext, { id, intake }: PlacingBody): Promise<Placing> {
+  const at = now();
+  if (id !== undefined) await noteFlags(pool(), staff, id, intake.redFlags, at);
+  const { placing } = await checkIntake(staff, intake, at);
   return placing;
 }
 

@@ -19,13 +19,18 @@ import { isKnownTwin, type Sent } from "~/server/receipt/known-twin";
 import { keepReceipt } from "~/server/receipt/receipt-repository";
 import { circumstances } from "~/server/facts/circumstances";
 import { intakes } from "~/server/facts/intakes";
+import { signalClearances } from "~/server/facts/signal-clearances";
+import { signals } from "~/server/facts/signals";
 import { items as itemFacts } from "~/server/facts/items";
 import { prescriptions } from "~/server/facts/prescriptions";
 import { schools } from "~/server/facts/schools";
 import { appendFact, type Writing } from "~/server/facts/sql";
 import { stageMoves } from "~/server/facts/stage-moves";
 import { refused } from "~/server/http/problem";
+import { loadEpisode } from "~/server/case/load-episode";
+import { haltsOf } from "~/core/case/stops";
 import { dropDraft } from "./draft-repository";
+import { flagsEverTicked, type FlagTick } from "./flag-ticks";
 import { checkIntake, type CheckedIntake } from "./propose-placing";
 
 interface SignedItem {
@@ -52,18 +57,71 @@ export async function signIntake(staff: StaffContext, body: IntakeBody): Promise
 
 function writeIntake(staff: StaffContext, body: IntakeBody): Promise<IntakeWritten> {
   const at = now();
+  const { clinicId } = staff;
   const sent: Sent = { id: body.id, kind: "intakes", episodeId: body.id, body };
   return inTransaction(async (db) => {
     const twin = await isKnownTwin(db, staff.clinicId, sent);
     if (twin || (await findEpisode(db, staff.clinicId, body.id))) return { id: body.id, repeated: true };
     const checked = await checkIntake(staff, body.intake, at, db);
+    const ticked = await untickedFlags(db, clinicId, body);
+    if (body.beside !== undefined) await refuseWhileHalted(db, staff, body.beside, at);
     const items = chosenItems(body, checked);
     await store(db, staff, body, checked, items, at);
+    await keepUnticked(db, { clinicId, staffId: staff.staffId, episodeId: body.id, at }, body, ticked);
     await keepReceipt(db, staff, sent, at);
     await dropDraft(db, staff.clinicId, body.id);
     await writeAudit(db, staff, { action: "sign-intake", kind: "episode", id: body.id }, at);
     return { id: body.id, repeated: false };
   });
+}
+
+/** The red flags that were ticked and are not any more. @throws ApiProblem 422 for one without a reason */
+async function untickedFlags(
+  db: Connection,
+  clinicId: string,
+  { id, intake }: IntakeBody,
+): Promise<FlagTick[]> {
+  const ticked = await flagsEverTicked(db, clinicId, id);
+  const said = new Set((intake.unticked ?? []).map(({ code }) => code));
+  const silent = ticked.filter(({ code }) => !said.has(code));
+  if (silent.length > 0) {
+    throw refused(
+      silent.map(({ code, by }) => ({
+        path: "/intake/unticked",
+        problem: `says nothing of ${code}, which ${by} had ticked: say why it is not so`,
+      })),
+    );
+  }
+  return ticked;
+}
+
+/** What was ticked and unticked stands in the record as a signal that was raised and cleared, with who and why. */
+async function keepUnticked(
+  db: Connection,
+  w: Writing,
+  { intake }: IntakeBody,
+  ticked: readonly FlagTick[],
+): Promise<void> {
+  for (const { code, at: occurredAt, by } of ticked) {
+    const id = uuid();
+    const note = `Ticked at intake by ${by}`;
+    const reason = intake.unticked?.find((entry) => entry.code === code)?.reason.trim() ?? "";
+    await appendFact(db, w, signals, { id, code, note, occurredAt, at: w.at });
+    await appendFact(db, w, signalClearances, { id: uuid(), signalId: id, reason, at: w.at });
+  }
+}
+
+/** A signal that halts everything belongs to the person: it keeps a second episode from beginning as well. */
+async function refuseWhileHalted(
+  db: Connection,
+  staff: StaffContext,
+  beside: string,
+  at: string,
+): Promise<void> {
+  const { file } = await loadEpisode(staff, beside, db, at);
+  if (haltsOf(file).length === 0) return;
+  const problem = "has an open stop signal: it is cleared in writing before anything begins";
+  throw refused([{ path: "/beside", problem }]);
 }
 
 function chosenItems(

@@ -1,6 +1,7 @@
 import { v7 as uuid } from "uuid";
 import { doseProblems } from "~/core/progression/dose-problems";
 import { limitsOf } from "~/core/case/in-force";
+import { haltsOf } from "~/core/case/stops";
 import { circumstanceProblems } from "~/core/intake/intake";
 import type { CircumstancesBody, EndingBody, ItemBody, PlanWritten } from "~/contract/plan";
 import type { FieldProblem } from "~/core/schema/field-problem";
@@ -115,6 +116,11 @@ function settingProblems(variant: Variant, { settings = {} }: ItemBody): FieldPr
   });
 }
 
+const haltedProblem: FieldProblem = {
+  path: "/exerciseId",
+  problem: "cannot be added: a stop signal is open. It is cleared in writing first",
+};
+
 function planProblems(
   { loaded }: WriteScope,
   exercise: Exercise,
@@ -122,6 +128,7 @@ function planProblems(
   prescription: Prescription,
 ): FieldProblem[] {
   const { file } = loaded;
+  if (haltsOf(file).length > 0) return [haltedProblem];
   const already = file.items.some((item) => item.exerciseId === exercise.id && item.endedAt === undefined);
   if (already) return [{ path: "/exerciseId", problem: "is in the plan already" }];
   const stage = stageOf(file.pathway, loaded.review().stage);

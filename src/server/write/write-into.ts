@@ -8,7 +8,13 @@ import { facts, type FactName } from "~/server/facts/all";
 import { episodeOfFact, type Writing } from "~/server/facts/sql";
 import { ApiProblem, notFound } from "~/server/http/problem";
 import { loadCases, reloadAfter } from "~/server/case/case-loader";
-import { bumpVersion, lockEpisode } from "~/server/case/episode-repository";
+import {
+  bumpSiblings,
+  bumpVersion,
+  findEpisode,
+  lockEpisode,
+  lockPerson,
+} from "~/server/case/episode-repository";
 import { isKnownTwin, type Sent } from "~/server/receipt/known-twin";
 import type { LoadedCase } from "~/server/case/make-case";
 import { loadEpisode } from "~/server/case/load-episode";
@@ -47,6 +53,9 @@ export async function writeInto<A>(
   const at = now();
   const sent: Sent = { id: body.id.toLowerCase(), kind: of, episodeId, body };
   const written = await inTransaction(async (db) => {
+    const isOfPerson = facts[of].ofPerson === true;
+    const owner = isOfPerson ? await findEpisode(db, staff.clinicId, episodeId) : null;
+    if (owner) await lockPerson(db, staff.clinicId, owner.personId);
     const head = await lockEpisode(db, staff.clinicId, episodeId);
     if (!head) throw notFound();
     if (await isWritten(db, staff, sent, of)) return null;
@@ -56,6 +65,7 @@ export async function writeInto<A>(
     await append({ db, writing, loaded });
     await keepReceipt(db, staff, sent, at);
     await bumpVersion(db, staff.clinicId, episodeId);
+    if (isOfPerson) await bumpSiblings(db, staff.clinicId, head.personId, episodeId);
     await writeAudit(db, staff, { action, kind: facts[of].table, id: body.id }, at);
     const { after, keep } = await reloadAfter(db, staff.clinicId, loaded, of);
     return { keep, after, seen: shown(view, after, loaded) };

@@ -39,7 +39,7 @@ export const SignedChange = Type.Object(
 );
 export type SignedChange = Static<typeof SignedChange>;
 
-export const stopScopes = ["item", "lane", "impact", "hamstrings", "session", "plan"] as const;
+export const stopScopes = ["item", "lane", "impact", "hamstrings", "extension", "session", "plan"] as const;
 export const StopSignal = Type.Object(
   {
     code: Type.String({ minLength: 1, maxLength: 60 }),
@@ -88,6 +88,8 @@ export const DecideInput = Type.Object(
     /** For what a setting asks of this body; a usual height where nobody measured it. */
     heightM: Type.Optional(Type.Number({ minimum: drawnHeights.low, maximum: drawnHeights.high })),
     stopSignals: Type.Array(StopSignal, { maxItems: 200 }),
+    /** The most urgent open signal that suspends other items, or all: nothing gets harder while it is open. */
+    halted: Type.Optional(Type.String({ minLength: 1, maxLength: 60 })),
     /** When a clinician last answered and left the prescription as it was: a refusal, or an offer taken note of. */
     leftAsIsAt: Type.Optional(instant),
     /** What a flare of the plan was traced to. Left out: this item is taken as the suspect. */

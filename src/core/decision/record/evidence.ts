@@ -50,6 +50,7 @@ export const evidenceCodes = [
   "pain-elsewhere",
   "other-side-short",
   "fear-exposure",
+  "signal-open",
 ] as const;
 
 export const EvidenceCode = oneOf(evidenceCodes);

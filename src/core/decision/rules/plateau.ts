@@ -12,12 +12,12 @@ const askedAgainAfterDays = 7;
 const offers = ["more-volume", "another-variant", "referral"] as const;
 
 /**
- * Plateau: no step for 21 days although the work was done and nothing had to be eased for 14 days.
+ * Plateau: no step for 21 days although the work was done and nothing had to be eased for 14 days, and no signal is open.
  * Offers more volume first, then another variant, then referral; the record says what was offered before.
  * Source: common practice.
  */
 export function plateau({ input, days, lastChange }: RecordView): Finding | null {
-  if (!dosePolicy(input.prescription.dose.policy).steps) return null;
+  if (!dosePolicy(input.prescription.dose.policy).steps || input.halted !== undefined) return null;
   const lastClosed = days.filter((day) => day.state !== "open").at(-1);
   if (!lastClosed || elapsedDays(lastClosed.lastSessionAt, input.now) > workedWithinDays) return null;
   if (input.laneAdherencePercent !== undefined && input.laneAdherencePercent < adherenceNeeded) return null;

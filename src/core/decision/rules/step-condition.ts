@@ -38,6 +38,11 @@ const stateCodes: ReadonlySet<string> = new Set(["report-missing", "open-day"]);
 export const stepConditions: readonly StepCondition[] = [
   { code: "policy", unmet: (view) => when(!policy(view).steps, evidence("policy-fixed"), beforeAll) },
   {
+    code: "signal-open",
+    unmet: ({ input: { halted } }) =>
+      when(halted !== undefined, evidence("signal-open", { signal: halted ?? "" }), beforeAll),
+  },
+  {
     code: "rebaseline",
     unmet: (view) =>
       when(

@@ -2,7 +2,8 @@ import type { Finding } from "~/core/decision/record/decide-input";
 import { evidence } from "~/core/decision/record/evidence";
 import { after, type RecordView } from "~/core/decision/record/record-view";
 
-const stoppingPinch = 2;
+/** A pinch of this grade, or a block, suspends the item (common practice). */
+export const stoppingPinch = 2;
 
 /**
  * Stop: an uncleared stop signal, or a pinch graded 2–3 or a block felt in this item since it was last cleared.

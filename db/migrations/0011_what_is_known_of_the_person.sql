@@ -8,3 +8,22 @@ CREATE TABLE red_flag_ticks (
   PRIMARY KEY (clinic_id, intake_id, code),
   CONSTRAINT red_flag_ticks_staff FOREIGN KEY (clinic_id, ticked_by) REFERENCES staff (clinic_id, id)
 ) ENGINE = InnoDB;
+
+-- A criterion of a gate that no number can decide, judged by a clinician in writing.
+CREATE TABLE criterion_words (
+  clinic_id   UUID         NOT NULL,
+  id          UUID         NOT NULL,
+  episode_id  UUID         NOT NULL,
+  stage       VARCHAR(40)  NOT NULL,
+  criterion   VARCHAR(60)  NOT NULL,
+  reason      VARCHAR(400) NOT NULL,
+  signed_by   UUID         NOT NULL,
+  at          DATETIME(3)  NOT NULL,
+  PRIMARY KEY (clinic_id, id),
+  KEY criterion_words_episode (clinic_id, episode_id, at),
+  CONSTRAINT criterion_words_episode_fk FOREIGN KEY (clinic_id, episode_id) REFERENCES episodes (clinic_id, id),
+  CONSTRAINT criterion_words_staff FOREIGN KEY (clinic_id, signed_by) REFERENCES staff (clinic_id, id)
+) ENGINE = InnoDB;
+
+-- Which of a table's two groups somebody is compared with, where a norm has them; nobody is asked otherwise.
+ALTER TABLE people ADD COLUMN norm_group ENUM ('male', 'female') NULL;

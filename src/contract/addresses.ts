@@ -40,6 +40,7 @@ export const addresses = {
 
   readGate: "GET /api/episodes/{id}/gate",
   signGate: "POST /api/episodes/{id}/gate",
+  judgeCriterion: "POST /api/episodes/{id}/criterion-words",
   setPassing: "POST /api/episodes/{id}/passing",
 
   proposePlacing: "POST /api/intakes/placing",

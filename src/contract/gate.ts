@@ -24,6 +24,13 @@ export type GateBody = Static<typeof GateBody>;
 export const PassingBody = Type.Object({ id: uuid, passing: Passing, reason }, closed);
 export type PassingBody = Static<typeof PassingBody>;
 
+/** A criterion that no number can decide, judged by a clinician. */
+export const CriterionWordBody = Type.Object(
+  { id: uuid, criterion: Type.String({ minLength: 1, maxLength: 60 }), reason },
+  closed,
+);
+export type CriterionWordBody = Static<typeof CriterionWordBody>;
+
 /** The gate on one page, and how the patient came to stand before it. */
 export const GateView = Type.Object(
   {
@@ -59,6 +66,13 @@ export const GateView = Type.Object(
         closed,
       ),
     ),
+    /** What clinicians wrote of criteria that no number can decide, the latest of each. */
+    words: Type.Array(
+      Type.Object(
+        { criterion: Type.String(), reason: Type.String(), by: Type.String(), at: instant },
+        closed,
+      ),
+    ),
     maySign: Type.Boolean(),
   },
   closed,
@@ -83,6 +97,16 @@ export const signGate = endpoint({
   limit: smallLimit,
   answer: GateWritten,
   stale: Type.Object({ gate: GateView }),
+  status: 201,
+});
+
+export const judgeCriterion = endpoint({
+  name: "judgeCriterion",
+  says: "Judge in writing a criterion that no number can decide",
+  roles: signingRoles,
+  body: CriterionWordBody,
+  limit: smallLimit,
+  answer: GateWritten,
   status: 201,
 });
 

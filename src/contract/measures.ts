@@ -51,6 +51,8 @@ export const MeasuresView = Type.Object(
     battery: Type.Array(MeasureNext),
     /** Everything that the present gate reads. */
     gateMeasures: Type.Array(Type.String()),
+    /** What a limit in force forbids to take now, with its words. */
+    barred: Type.Array(Type.Object({ measure: Type.String(), says: Type.String() }, closed)),
     mayRecord: Type.Boolean(),
   },
   closed,

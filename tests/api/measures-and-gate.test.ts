@@ -2,6 +2,7 @@ import mysql from "mysql2/promise";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { v7 as uuid } from "uuid";
 import { demoId } from "~demo/identity";
+import { fillLanes } from "~tests/harness/fill-lanes";
 import { trainedDaily } from "~tests/harness/trained";
 import { startServers, type Servers } from "~tests/harness/servers";
 import { signedIn, type Client, type Reply } from "~tests/harness/client";
@@ -228,6 +229,7 @@ describe("the gate", () => {
     const leftOut = await gate();
     expect(leftOut.gate).toMatchObject({ outcome: "closed", rule: "gate-lanes" });
     expect(leftOut.gate?.lanesLeftOut).toContain("adductors");
+    expect(await fillLanes(one, patient)).toEqual([]);
     await trainedDaily(servers.database.ownerUrl, patient, { before: "2026-03-26" });
     const view = await gate();
     expect(view.gate).toMatchObject({ outcome: "open" });

@@ -8,6 +8,8 @@ import type { Placing } from "~/core/intake/place";
 import type { Pathway, Stage } from "~/core/pathway/pathway";
 import { addDays } from "~/core/schedule/local-day";
 import { someIntake } from "~tests/builders/intake";
+import { fillLanes } from "~tests/harness/fill-lanes";
+import { measuresIn } from "~/core/gate/measures-in";
 import { trainedDaily } from "~tests/harness/trained";
 import { startServers, type Servers } from "~tests/harness/servers";
 import { signedIn, type Client, type Reply } from "~tests/harness/client";
@@ -70,15 +72,15 @@ function satisfying(code: string, criteria: readonly Criterion[]): number {
   return measure.whole ? Math.ceil(value) : Math.round(value * 10) / 10;
 }
 
-async function measureFor(id: string, stage: Stage, takenOn: string): Promise<void> {
+/** Takes everything that the stage's gate reads; what has to rise does so from the first time to the next. */
+async function measureFor(id: string, stage: Stage, takenOn: string, isFirst = false): Promise<void> {
   const criteria = stage.gate?.criteria ?? [];
-  const codes = new Set([
-    "squeeze-force",
-    ...criteria.flatMap((c) => [...("measure" in c ? [c.measure] : []), ...("over" in c ? [c.over] : [])]),
-  ]);
+  const codes = new Set(["squeeze-force", ...criteria.flatMap(measuresIn)]);
+  const rises = criteria.filter((c) => c.kind === "change");
   const results = [...codes].flatMap((measure) => {
     const sides = measureByCode(measure).sides === "none" ? ["none"] : ["left", "right"];
-    const value = satisfying(measure, criteria);
+    const rise = rises.find((c) => c.measure === measure)?.threshold ?? 0;
+    const value = satisfying(measure, criteria) + (isFirst ? 0 : rise);
     return sides.map((side) => ({ id: uuid(), measure, side, trials: [value], confirmed: true }));
   });
   const reply = await client.post(`/api/episodes/${id}/measures`, { id: uuid(), takenOn, results });
@@ -123,16 +125,31 @@ async function squeezeDays(id: string, from: string): Promise<string> {
   return today;
 }
 
+/** What no number can decide is judged by the clinician. */
+async function judgeInWriting(id: string): Promise<void> {
+  const { gate } = await gateOf(id);
+  for (const { id: criterion, note } of gate?.criteria ?? []) {
+    if (note !== "norm-unknown") continue;
+    const reason = "Rises ten times without the arms, at 41 no band applies";
+    const reply = await client.post(`/api/episodes/${id}/criterion-words`, { id: uuid(), criterion, reason });
+    expect(reply.status).toBe(201);
+  }
+}
+
 /** Lives through one stage until its gate is open, and signs it. @returns the day of the signature */
 async function passStage(id: string, stage: Stage, today: string): Promise<string> {
   await morning(today);
-  await measureFor(id, stage, today);
+  // What the calendar still bars comes in later.
+  await fillLanes(client, id);
+  await measureFor(id, stage, today, true);
   let day = stage.gate?.criteria.some((c) => c.kind === "within-rule") ? await squeezeDays(id, today) : today;
   const waiting = await gateOf(id);
   day = addDays(day, waiting.gate?.daysLeft ?? 0);
   await morning(day);
   await measureFor(id, stage, day);
+  expect(await fillLanes(client, id)).toEqual([]);
   await trainedDaily(servers.database.ownerUrl, id, { before: day });
+  await judgeInWriting(id);
   const view = await gateOf(id);
   expect(view.gate?.criteria.filter((c) => c.required && !c.passes).map((c) => c.name)).toEqual([]);
   expect(view.gate).toMatchObject({ outcome: "open" });

@@ -8,7 +8,9 @@ const said = (criterion: Criterion): string => {
   const asked =
     criterion.kind === "within-rule"
       ? `${criterion.effortPercent} % on ${criterion.closedDays}`
-      : `${criterion.comparison} ${criterion.threshold}, ${criterion.maxAgeDays} d`;
+      : criterion.kind === "chair-stand"
+        ? `the band of age, ${criterion.maxAgeDays} d`
+        : `${"twoSided" in criterion ? "two-sided " : ""}${criterion.comparison} ${criterion.threshold}, ${criterion.maxAgeDays} d`;
   const { source } = criterion;
   const cite = source.kind === "published" ? ` [${source.cite}]` : "";
   return `${criterion.id}: ${asked}${criterion.required ? "" : ", optional"}${cite}`;

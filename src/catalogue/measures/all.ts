@@ -1,4 +1,5 @@
 import type { Measure } from "~/core/measure/measure";
+import { measureAsks } from "./asks";
 import { performanceMeasures } from "./performance";
 import { qualityAndScoreMeasures } from "./quality-and-scores";
 import { rangeMeasures } from "./range";
@@ -12,7 +13,10 @@ export const startingMeasures: readonly Measure[] = [
   ...strengthMeasures,
   ...performanceMeasures,
   ...qualityAndScoreMeasures,
-];
+].map((measure) => {
+  const asks = measureAsks[measure.code];
+  return asks ? { ...measure, asks } : measure;
+});
 
 /** The starting measure with this code. @throws RangeError when there is none */
 export function measureByCode(code: string): Measure {

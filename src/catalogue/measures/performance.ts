@@ -193,6 +193,7 @@ export const performanceMeasures: readonly Measure[] = [
       },
       {
         code: "fast-leg-raise",
+        last: true,
         name: "Fast straight-leg raise without apprehension",
         sides: "each",
         grades: ["apprehension", "none"],

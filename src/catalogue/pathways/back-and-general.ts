@@ -1,7 +1,7 @@
 import type { Pathway } from "~/core/pathway/pathway";
 import { commonPractice, recalled } from "../source";
 import { stage } from "./compose";
-import { atLeast, atMost, gate, optional, symmetry } from "./criteria";
+import { atLeast, atMost, chairStands, gate, symmetry, within } from "./criteria";
 
 export const stiffBackPathway: Pathway = {
   code: "back-stiff-extension",
@@ -53,7 +53,7 @@ export const slippedVertebraPathway: Pathway = {
         42,
         28,
         atLeast("front-plank-hold", 60),
-        symmetry("side-plank-hold", 90),
+        within("side-plank-hold", 90),
         atMost("pain-worst", 2),
       ),
     }),
@@ -64,7 +64,7 @@ export const slippedVertebraPathway: Pathway = {
       gate: gate(
         84,
         28,
-        symmetry("side-plank-hold", 95),
+        within("side-plank-hold", 95),
         atMost("back-disability", 20),
         atLeast("back-extension-hold", 60),
       ),
@@ -128,24 +128,13 @@ export const confidencePathway: Pathway = {
       aim: "Rise from a chair and stand on one leg, always with something to hold.",
       expect: "Lowering first where rising is too hard. Nobody lets go before they want to.",
       caution: "Chair against the wall; ask about falls and whether the floor can be reached and left again.",
-      gate: gate(
-        0,
-        14,
-        atLeast("stance-open", 10),
-        atLeast("chair-stand-30s", 8, { source: recalled("CDC STEADI") }),
-      ),
+      gate: gate(0, 14, atLeast("stance-open", 10), chairStands()),
     }),
     stage("single-leg-confidence", "one-leg", {
       name: "One leg",
       aim: "Steps, short stances without the hand, confidence rated.",
       expect: "Confidence is written down beside the seconds.",
-      gate: gate(
-        0,
-        21,
-        atLeast("stance-open", 20),
-        atLeast("confidence-task", 7),
-        optional(atLeast("chair-stand-30s", 12)),
-      ),
+      gate: gate(0, 21, atLeast("stance-open", 20), atLeast("confidence-task", 7)),
     }),
     stage("single-leg-confidence", "keep", {
       name: "Keep",

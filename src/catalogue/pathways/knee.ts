@@ -1,7 +1,7 @@
 import type { Pathway } from "~/core/pathway/pathway";
 import { commonPractice, recalled } from "../source";
 import { stage } from "./compose";
-import { atLeast, atMost, gate, optional, symmetry, weeks } from "./criteria";
+import { apart, atLeast, atMost, gate, optional, reachComposite, risen, symmetry, weeks } from "./criteria";
 
 export const kneecapPathway: Pathway = {
   code: "kneecap-pain",
@@ -37,7 +37,7 @@ export const kneecapPathway: Pathway = {
         atLeast("single-leg-squat-reps", 5),
         atMost("squat-overall", 1),
         symmetry("knee-extension-force", 90),
-        atLeast("anterior-knee", 80, { source: recalled("Crossley 2004") }),
+        risen("anterior-knee", 10, { source: recalled("Crossley 2004") }),
       ),
     }),
     stage("kneecap-pain", "run-and-jump", {
@@ -227,7 +227,13 @@ export const ligamentPathway: Pathway = {
         atLeast("psychological-readiness", 65, { maxAgeDays: 28 }),
         atMost("effusion", 0),
         atLeast("full-trainings", 2, { maxAgeDays: 21 }),
-        optional(symmetry("reach-front", 94, { source: recalled("Plisky 2006") })),
+        optional(reachComposite(94, { source: recalled("Plisky 2006") })),
+        optional(
+          apart("reach-front", 3.9, {
+            name: "Reach to the front, less than 4 cm apart",
+            source: recalled("Plisky 2006"),
+          }),
+        ),
       ),
       caution: "Report against both today's other side and its early value: the other side weakens too.",
     }),

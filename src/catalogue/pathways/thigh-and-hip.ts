@@ -1,7 +1,7 @@
 import type { Pathway } from "~/core/pathway/pathway";
 import { commonPractice, recalled } from "../source";
 import { stage } from "./compose";
-import { atLeast, atMost, gate, optional, symmetry, weeks } from "./criteria";
+import { apart, atLeast, atMost, gate, optional, symmetry, weeks } from "./criteria";
 
 export const hamstringPathway: Pathway = {
   code: "hamstring-strain",
@@ -31,8 +31,8 @@ export const hamstringPathway: Pathway = {
       gate: gate(
         10,
         5,
-        atMost("active-knee-extension-deficit", 10, {
-          name: "Active knee extension within 10° of straight",
+        apart("active-knee-extension-deficit", 10, {
+          name: "Active knee extension within 10° of the other side",
           source: recalled("Malliaropoulos 2010"),
         }),
         symmetry("knee-flexion-force", 80),

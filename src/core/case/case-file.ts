@@ -169,6 +169,25 @@ export const CaseFile = Type.Object(
     decisions: Type.Array(CaseDecision),
     signals: Type.Optional(Type.Array(CaseSignal)),
     attributions: Type.Optional(Type.Array(FlareAttribution)),
+    /** Criteria that no number can decide, judged by a clinician in writing. */
+    criterionWords: Type.Optional(
+      Type.Array(
+        Type.Object(
+          { id, at: instant, stage: Type.String(), criterion: Type.String(), reason: Type.String() },
+          closed,
+        ),
+      ),
+    ),
+    /** What norms need to know; no birth date. */
+    person: Type.Optional(
+      Type.Object(
+        {
+          ageYears: Type.Integer({ minimum: 0, maximum: 130 }),
+          normGroup: Type.Optional(oneOf(["male", "female"])),
+        },
+        closed,
+      ),
+    ),
     clearances: Type.Array(Type.Object({ id, itemId: id, at: instant, reason: Type.String() }, closed)),
   },
   { ...closed, $id: "patient-stair-case-1" },

@@ -1,6 +1,8 @@
 import type { Passing } from "~/core/gate/gate";
 import { datedLimits } from "~/core/pathway/dated-limits";
 import { stageOf, type Stage } from "~/core/pathway/pathway";
+import { barToMeasure } from "~/core/limit/measure-bar";
+import { localDay } from "~/core/schedule/local-day";
 import type { Restriction } from "~/core/limit/restriction";
 import type { PainSchoolCode } from "~/core/response/pain-school";
 import type { CaseFile, CaseItem, StageMove } from "./case-file";
@@ -46,6 +48,23 @@ export function limitsOf(file: CaseFile, stage: Stage): Restriction[] {
 /** How gates are passed: as set last for this episode, else as the pathway says, else by the measured value. */
 export function passingInForce(file: CaseFile): Passing {
   return latest(file.passings ?? [], file.asOf)?.passing ?? file.pathway.passing ?? "point";
+}
+
+/** What a clinician judged in writing of a stage's gate, with the local day of each word. */
+export function wordsOf(file: CaseFile, stage: string): { criterion: string; on: string }[] {
+  return (file.criterionWords ?? [])
+    .filter((word) => word.stage === stage && word.at <= file.asOf)
+    .map(({ criterion, at }) => ({ criterion, on: localDay(at, file.zone) }));
+}
+
+/** Measures of the case that a limit in force forbids to take today, each with the limit's words. */
+export function barredMeasures(file: CaseFile, stage: Stage): { measure: string; says: string }[] {
+  const today = localDay(file.asOf, file.zone);
+  const limits = limitsOf(file, stage);
+  return file.measures.flatMap((measure) => {
+    const bar = barToMeasure(measure, limits, today);
+    return bar ? [{ measure: measure.code, says: bar.says }] : [];
+  });
 }
 
 /** The day minimum times count from, and the operation's where there was one. */

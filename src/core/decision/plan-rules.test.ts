@@ -12,7 +12,7 @@ import { suspends, type ScopedItem } from "./stop-scope";
 describe("what a stop signal suspends", () => {
   const scoped = (itemId: string, lane: Lane, contraction = "isometric"): ScopedItem => ({
     itemId,
-    exercise: { ...exerciseWith({ contraction }, [], strength), lane },
+    exercise: { ...exerciseWith({ contraction }, [], strength), id: itemId, lane },
     prescription: { variantId: "only", settings: { contraction }, dose: strength },
   });
   const curl = scoped("curl", "hamstrings");

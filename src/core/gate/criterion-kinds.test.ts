@@ -236,10 +236,29 @@ describe("an effort within the pain school", () => {
     });
   });
   it.each([
-    ["the same day twice", effort("2026-03-05")],
-    ["an open one", effort("2026-03-08", { closed: false })],
     ["one beyond the rule", effort("2026-03-08", { withinRule: false })],
     ["one below the effort", effort("2026-03-08", { effortPercent: 69.9 })],
+  ])("begins again after %s", (_what, second) => {
+    const good = [effort("2026-03-04"), effort("2026-03-05")];
+    expect(of([...good, second])).toMatchObject({ verdict: "not-met", value: 0, takenOn: null });
+    expect(of([...good, second, effort("2026-03-09"), effort("2026-03-10")])).toMatchObject({
+      verdict: "met",
+      value: 2,
+    });
+  });
+  it("is not met when an open day since is bad already", () => {
+    const good = [effort("2026-03-05"), effort("2026-03-08")];
+    const open = (withinRule: boolean) => effort("2026-03-09", { closed: false, withinRule });
+    expect(of([...good, open(true)])?.verdict).toBe("met");
+    expect(of([...good, open(false)])?.verdict).toBe("not-met");
+  });
+  it("old good days do not pass for ever: the last two, at most 14 days old", () => {
+    expect(of([effort("2026-02-24"), effort("2026-02-25")])?.verdict).toBe("met");
+    expect(of([effort("2026-02-23"), effort("2026-02-24")])?.verdict).toBe("stale");
+  });
+  it.each([
+    ["the same day twice", effort("2026-03-05")],
+    ["an open one", effort("2026-03-08", { closed: false })],
     ["another exercise", effort("2026-03-08", { exercise: "y" })],
   ])("does not count %s", (_what, second) => {
     expect(of([effort("2026-03-05"), second])).toMatchObject({

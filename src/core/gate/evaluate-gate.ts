@@ -1,8 +1,10 @@
-import { standingResults } from "~/core/measure/measure";
+import { standingResults, type MeasureResult } from "~/core/measure/measure";
 import { daysBetween } from "~/core/schedule/local-day";
-import { criterionKinds, thresholdOf } from "./criterion-kinds";
 import type { Criterion, CriterionResult, GateResult, Passing } from "./gate";
 import type { GateInput } from "./gate-input";
+import { criterionKinds, thresholdOf } from "./criterion-kinds";
+import type { Finding, GateRecord } from "./criterion-finding";
+import { measuresIn } from "./measures-in";
 import { measureNext } from "./measure-next";
 
 const confidentFrom = 0.9;
@@ -20,7 +22,8 @@ const confidentFrom = 0.9;
  * @throws RangeError when a criterion names a measure that is not among `measures`
  */
 export function evaluateGate(given: GateInput): GateResult {
-  const input = { ...given, results: standingResults(given.results) };
+  const everything = standingResults(given.results);
+  const input: GateRecord = { ...given, everything, results: countingResults(everything, given) };
   const passing = input.passing ?? "point";
   const daysSinceOnset = daysBetween(input.onsetOn, input.today);
   const daysInStage = daysBetween(input.stageEnteredOn, input.today);
@@ -37,7 +40,13 @@ export function evaluateGate(given: GateInput): GateResult {
   const judged = daysLeft > 0 ? "gate-time" : allMet ? met : "gate-criteria";
   const rule = halts.length > 0 ? "gate-stop" : judged;
   const outcome = rule === "gate-open" ? "open" : "closed";
-  const next = measureNext(input.gate.criteria, criteria, input.measures);
+  const wanted = measureNext(input.gate.criteria, criteria, input.measures);
+  const bars = new Map((input.barred ?? []).map(({ measure, says }) => [measure, says]));
+  const next = wanted.filter(({ measure }) => !bars.has(measure));
+  const barred = wanted.flatMap(({ measure }) => {
+    const says = bars.get(measure);
+    return says === undefined ? [] : [{ measure, says }];
+  });
   return {
     outcome,
     rule,
@@ -49,12 +58,57 @@ export function evaluateGate(given: GateInput): GateResult {
     lanesLeftOut: [...lanesLeftOut],
     ...(halts.length > 0 ? { halts: [...halts] } : {}),
     measureNext: next,
+    ...(barred.length > 0 ? { barred } : {}),
   };
 }
 
-function evaluateCriterion(criterion: Criterion, input: GateInput, passing: Passing): CriterionResult {
+/**
+ * Results that a criterion may be judged by: after an operation or an injury anew only later ones, and none that was held back
+ * because the muscle hurt. What is from before the injury stays, as a reference.
+ */
+function countingResults(
+  all: readonly MeasureResult[],
+  { surgeryOn, reinjuredOn, today }: GateInput,
+): MeasureResult[] {
+  const since = [surgeryOn, reinjuredOn]
+    .filter((on) => on !== undefined && on <= today)
+    .sort()
+    .at(-1);
+  return all.filter(
+    ({ occasion, takenOn, detail }) =>
+      occasion !== "since-injury" ||
+      ((since === undefined || takenOn > since) && detail?.submaximal !== true),
+  );
+}
+
+/** Notes of what no number can decide: a clinician's word in writing may. */
+const wordable: ReadonlySet<Finding["note"]> = new Set(["both-sides-injured", "above-115", "norm-unknown"]);
+
+/** A finding that a clinician has judged in writing, as long as nothing newer was measured and the word is not too old. */
+function withWord(criterion: Criterion, finding: Finding, input: GateRecord): Finding {
+  if (finding.verdict !== "undefined" || !wordable.has(finding.note) || criterion.kind === "within-rule")
+    return finding;
+  const word = (input.words ?? [])
+    .filter((entry) => entry.criterion === criterion.id && entry.on <= input.today)
+    .sort((a, b) => a.on.localeCompare(b.on))
+    .at(-1);
+  if (!word || daysBetween(word.on, input.today) > criterion.maxAgeDays) return finding;
+  const read = new Set(measuresIn(criterion));
+  const isNewer = input.results.some((r) => read.has(r.measure) && r.takenOn > word.on);
+  return isNewer ? finding : { ...finding, verdict: "met", note: "clinician-word", takenOn: word.on };
+}
+
+/** Says why nothing counts where the only values there are were held back. */
+function withSubmaximal(criterion: Criterion, finding: Finding, { everything }: GateRecord): Finding {
+  const read = new Set(measuresIn(criterion));
+  const heldBack = everything.some((r) => read.has(r.measure) && r.detail?.submaximal === true);
+  return finding.verdict === "missing" && heldBack ? { ...finding, note: "sub-maximal" } : finding;
+}
+
+function evaluateCriterion(criterion: Criterion, input: GateRecord, passing: Passing): CriterionResult {
   const { id, name, required } = criterion;
-  const finding = criterionKinds[criterion.kind](criterion as never, input);
+  const read = criterionKinds[criterion.kind](criterion as never, input);
+  const finding = withSubmaximal(criterion, withWord(criterion, read, input), input);
   const { takenOn, verdict, probability } = finding;
   const reached = verdict === "met" || verdict === "met-within-error";
   const sure = probability === null || probability >= confidentFrom;
@@ -62,7 +116,7 @@ function evaluateCriterion(criterion: Criterion, input: GateInput, passing: Pass
     id,
     name,
     required,
-    ...thresholdOf(criterion),
+    ...thresholdOf(criterion, input),
     ...finding,
     ageDays: takenOn === null ? null : daysBetween(takenOn, input.today),
     passes: reached && (passing === "point" || sure),

@@ -172,7 +172,7 @@ describe("what to measure next", () => {
   });
 });
 
-it("raising the involved side's higher-is-better value never worsens a gate, whatever the school of passing", () => {
+it("raising the involved side's higher-is-better value never worsens a gate, up to 115 % and whatever the school of passing", () => {
   const cm = fc.integer({ min: 0, max: 300 });
   fc.assert(
     fc.property(
@@ -183,7 +183,8 @@ it("raising the involved side's higher-is-better value never worsens a gate, wha
       (left, more, right, passing) => {
         const passes = (value: number) =>
           Number(gate([criterion()], hops(value, right), { passing }).criteria[0]?.passes);
-        expect(passes(Math.min(350, left + more))).toBeGreaterThanOrEqual(passes(left));
+        fc.pre((left + more) / right <= 1.15);
+        expect(passes(left + more)).toBeGreaterThanOrEqual(passes(left));
       },
     ),
   );

@@ -1,6 +1,7 @@
 import type { FieldProblem } from "~/core/schema/field-problem";
 import type { Measure } from "~/core/measure/measure";
 import type { Gate } from "./gate";
+import { measuresIn } from "./measures-in";
 
 /**
  * What is wrong with a gate beyond its schema: measures that are not given, and measures of both legs together where a
@@ -9,14 +10,14 @@ import type { Gate } from "./gate";
 export function gateProblems({ criteria }: Gate, measures: readonly Measure[], path: string): FieldProblem[] {
   return criteria.flatMap((criterion, n) => {
     const at = `${path}/criteria/${n}`;
-    const named = [
-      ...("measure" in criterion ? [["measure", criterion.measure] as const] : []),
-      ...("over" in criterion ? [["over", criterion.over] as const] : []),
-    ];
+    const fields = new Set(measuresIn(criterion));
+    const named = Object.entries(criterion).filter(
+      (entry): entry is [string, string] => typeof entry[1] === "string" && fields.has(entry[1]),
+    );
     return named.flatMap(([key, code]): FieldProblem[] => {
       const measure = measures.find((m) => m.code === code);
       if (!measure) return [{ path: `${at}/${key}`, problem: "names a measure that is not given" }];
-      const needsSides = criterion.kind === "symmetry" || criterion.kind === "ratio";
+      const needsSides = ["symmetry", "ratio", "difference"].includes(criterion.kind);
       return needsSides && measure.sides === "none"
         ? [
             {

@@ -22,8 +22,44 @@ export const Criterion = Type.Union([
     { additionalProperties: false, description: "The involved side's (or the person's) latest value" },
   ),
   Type.Object(
-    { kind: Type.Literal("symmetry"), measure, maxAgeDays, ...threshold, ...common },
+    {
+      kind: Type.Literal("symmetry"),
+      measure,
+      maxAgeDays,
+      ...threshold,
+      twoSided: Type.Optional(
+        Type.Boolean({
+          description: "Within so many per cent of each other, whichever side is the better one",
+        }),
+      ),
+      ...common,
+    },
     { additionalProperties: false, description: "Limb symmetry index, %" },
+  ),
+  Type.Object(
+    { kind: Type.Literal("difference"), measure, maxAgeDays, ...threshold, ...common },
+    { additionalProperties: false, description: "How far the two sides lie apart, in the measure's unit" },
+  ),
+  Type.Object(
+    { kind: Type.Literal("change"), measure, maxAgeDays, ...threshold, ...common },
+    { additionalProperties: false, description: "How much a score has changed since it was first taken" },
+  ),
+  Type.Object(
+    {
+      kind: Type.Literal("reach-composite"),
+      front: measure,
+      backInside: measure,
+      backOutside: measure,
+      legLength: measure,
+      maxAgeDays,
+      ...threshold,
+      ...common,
+    },
+    { additionalProperties: false, description: "Three reaches over three leg lengths, %" },
+  ),
+  Type.Object(
+    { kind: Type.Literal("chair-stand"), measure, maxAgeDays, ...common },
+    { additionalProperties: false, description: "Chair stands, not below the band of age and norm group" },
   ),
   Type.Object(
     { kind: Type.Literal("ratio"), measure, over: measure, maxAgeDays, ...threshold, ...common },
@@ -111,6 +147,14 @@ export const CriterionResult = Type.Object({
       "needs-the-other-side",
       "other-side-is-zero",
       "two-leg-measure",
+      "not-comparable",
+      "above-115",
+      "norm-unknown",
+      "age-band",
+      "since-the-first",
+      "needs-a-later-value",
+      "sub-maximal",
+      "clinician-word",
     ]),
     Type.Null(),
   ]),
@@ -138,5 +182,7 @@ export const GateResult = Type.Object({
   /** Codes of open stop signals: while one is open nobody passes, not by override either. */
   halts: Type.Optional(Type.Array(Type.String())),
   measureNext: Type.Array(MeasureNext),
+  /** What would decide something and may not be taken now: the limit that bars it, in words. */
+  barred: Type.Optional(Type.Array(Type.Object({ measure: Type.String(), says: Type.String() }))),
 });
 export type GateResult = Static<typeof GateResult>;

@@ -1,4 +1,5 @@
 import type { Measure } from "~/core/measure/measure";
+import { measuresIn } from "./measures-in";
 import type { Criterion, CriterionResult, MeasureNext } from "./gate";
 
 const usualMinutes = 3;
@@ -8,7 +9,7 @@ const againAfterDays = 7;
 /**
  * What to measure so that the gate can be decided, in the shortest order: what costs the least for each criterion it
  * decides comes first. Asked for are required criteria that are missing, too old, within error of their threshold, or
- * failed at least a week ago; what is met and fresh is left alone.
+ * failed at least a week ago; what is met and fresh is left alone. What must come last of all (a fast leg raise) does.
  *
  * @returns one entry for each measure, with the criteria it decides
  */
@@ -23,21 +24,21 @@ export function measureNext(
   });
   const decides = new Map<string, string[]>();
   for (const criterion of open) {
-    const named = [
-      ...("measure" in criterion ? [criterion.measure] : []),
-      ...("over" in criterion ? [criterion.over] : []),
-    ];
-    for (const code of named) decides.set(code, [...(decides.get(code) ?? []), criterion.id]);
+    for (const code of measuresIn(criterion)) decides.set(code, [...(decides.get(code) ?? []), criterion.id]);
   }
   const entries = [...decides].map(([measure, ids]): MeasureNext => {
     const minutes = measures.find((m) => m.code === measure)?.minutes ?? usualMinutes;
     return { measure, minutes, criteria: ids };
   });
   const price = ({ minutes, criteria: ids }: MeasureNext) => minutes / ids.length;
-  return entries.sort((a, b) => price(a) - price(b) || a.measure.localeCompare(b.measure));
+  const isLast = ({ measure }: MeasureNext) => (measures.find((m) => m.code === measure)?.last ? 1 : 0);
+  return entries.sort(
+    (a, b) => isLast(a) - isLast(b) || price(a) - price(b) || a.measure.localeCompare(b.measure),
+  );
 }
 
-function wantsMeasuring({ verdict, ageDays }: CriterionResult): boolean {
+function wantsMeasuring({ verdict, ageDays, note }: CriterionResult): boolean {
   if (verdict === "not-met") return (ageDays ?? 0) >= againAfterDays;
-  return verdict !== "met" && verdict !== "undefined";
+  if (verdict === "undefined") return note === "not-comparable";
+  return verdict !== "met";
 }

@@ -45,7 +45,14 @@ export type Circumstances = Static<typeof Circumstances>;
 export const Intake = Type.Object(
   {
     person: Type.Object(
-      { givenName: words(80), familyName: words(80), bornOn: date, activity: words(120) },
+      {
+        givenName: words(80),
+        familyName: words(80),
+        bornOn: date,
+        activity: words(120),
+        /** Which group of a norm's table to compare with; asked where a norm has groups. */
+        normGroup: Type.Optional(oneOf(["male", "female"])),
+      },
       closed,
     ),
     pathway: words(60),

@@ -1,5 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { oneOf } from "~/core/schema/one-of";
+import { ForbidCode, Muscle } from "~/core/exercise/body";
 import { Source } from "~/core/schema/source";
 
 const closed = { additionalProperties: false };
@@ -40,6 +41,30 @@ export const EntryUnit = Type.Object(
   closed,
 );
 
+const arc = Type.Tuple([Type.Number(), Type.Number()], { description: "Least and most, degrees" });
+
+/** What a test asks of the body that takes it, as far as limits ask about it; left out: nothing of the kind. */
+export const MeasureAsks = Type.Object(
+  {
+    spring: Type.Optional(oneOf(["rebound", "two-leg-landing", "single-leg-landing", "cutting"])),
+    running: Type.Optional(Type.Boolean()),
+    /** How the involved leg carries at its hardest. */
+    stand: Type.Optional(oneOf(["shared", "alone"])),
+    eyesClosed: Type.Optional(Type.Boolean()),
+    kneeDeg: Type.Optional(arc),
+    hipDeg: Type.Optional(arc),
+    resisted: Type.Optional(Type.Array(Muscle, { maxItems: 6 })),
+    lengthened: Type.Optional(Type.Array(Muscle, { maxItems: 6 })),
+    stretched: Type.Optional(Type.Array(Muscle, { maxItems: 6 })),
+    straightLegRaise: Type.Optional(Type.Boolean()),
+    floor: Type.Optional(Type.Boolean()),
+    /** Codes of limits that forbid it whatever it asks. */
+    forbiddenBy: Type.Optional(Type.Array(ForbidCode, { maxItems: 4 })),
+  },
+  closed,
+);
+export type MeasureAsks = Static<typeof MeasureAsks>;
+
 /** A measure: what is taken, in which unit, on which sides, and which values are possible at all. */
 export const Measure = Type.Object(
   {
@@ -67,6 +92,10 @@ export const Measure = Type.Object(
     ways: Type.Optional(Type.Array(Type.String({ minLength: 1, maxLength: 120 }), { maxItems: 6 })),
     /** Minutes it costs, both sides, for 'what to measure next'. */
     minutes: Type.Optional(Type.Number({ minimum: 0, maximum: 60 })),
+    /** Comes after everything else of a battery: it may provoke. */
+    last: Type.Optional(Type.Boolean()),
+    /** What the test asks of the body, so that no test is asked for that a limit forbids. */
+    asks: Type.Optional(MeasureAsks),
     source: Source,
   },
   closed,
@@ -83,6 +112,8 @@ export const ResultDetail = Type.Object(
       Type.Number({ exclusiveMinimum: 0, maximum: 2, description: "Lever arm of a force, metres" }),
     ),
     warmUp: Type.Optional(Type.Boolean()),
+    /** Held back because the muscle hurt: never a maximum that a strength criterion may count. */
+    submaximal: Type.Optional(Type.Boolean()),
     marks: Type.Optional(Type.Array(Type.String({ pattern: "^(front|back)-[a-z-]+$" }), { maxItems: 60 })),
   },
   closed,

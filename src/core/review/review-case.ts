@@ -10,23 +10,27 @@ import { asFarAsStageGoes } from "~/core/decision/rules/step-up";
 import { stepQueue } from "~/core/decision/step-queue";
 import { dosePolicy } from "~/core/dose/dose-policy";
 import { evaluateGate } from "~/core/gate/evaluate-gate";
+import { measuresIn } from "~/core/gate/measures-in";
 import { GateResult, type EffortDay } from "~/core/gate/gate";
 import { stageOf, type Stage } from "~/core/pathway/pathway";
 import { Lane } from "~/core/exercise/body";
 import { Prescription } from "~/core/exercise/prescription";
-import { laneAdherence } from "~/core/response/lane-adherence";
+import { adherenceNeeded } from "~/core/response/lane-adherence";
 import { PainSchoolCode } from "~/core/response/pain-school";
 import { weeklyMeanRise } from "~/core/response/weekly-mean-rise";
 import { localDay } from "~/core/schedule/local-day";
 import { caseDays, type CaseDay } from "~/core/case/case-days";
 import type { CaseFile } from "~/core/case/case-file";
 import { flareTrace, judgedItem, type JudgedItem } from "./flare-trace";
+import { lanesAdherence, lanesTrained } from "./lanes-adherence";
 import {
+  barredMeasures,
   gateDates,
   moveInForce,
   passingInForce,
   prescriptionInForce,
   schoolInForce,
+  wordsOf,
 } from "~/core/case/in-force";
 import { itemInput } from "~/core/case/item-input";
 import { haltsOf } from "~/core/case/stops";
@@ -83,6 +87,7 @@ export function reviewCase(
     .filter(({ endedAt }) => endedAt === undefined || after(endedAt, file.asOf))
     .map((item) => judgedItem(item, itemInput(file, days, item, stage, school)));
   const adherence = lanesAdherence(file, days, items, today);
+  const trained = lanesTrained(file, days, items, stage, { today, stageEnteredOn });
   const inputs = withPlan(file, days, items, adherence, today);
   const lanes = laneReadiness(
     stage.lanes.map(({ lane }) => lane),
@@ -90,7 +95,7 @@ export function reviewCase(
       lane: item.lane,
       asFarAsItGoes: asFarAsItGoes(input, days, book),
     })),
-    adherence,
+    trained,
   );
   const gate = stage.gate
     ? evaluateGate({
@@ -103,8 +108,13 @@ export function reviewCase(
         measures: file.measures,
         results: file.results,
         effortDays: items.flatMap(effortDaysOf),
+        ...(file.person === undefined ? {} : { person: file.person }),
+        words: wordsOf(file, stage.code),
+        barred: barredMeasures(file, stage),
         halts: haltsOf(file).map(({ code }) => code),
-        lanesLeftOut: lanes.filter(({ state }) => state === "left-out").map(({ lane }) => lane),
+        lanesLeftOut: stage.lanes
+          .map(({ lane }) => lane)
+          .filter((lane) => (trained.get(lane) ?? adherenceNeeded) < adherenceNeeded),
       })
     : null;
   const budget = changeBudget(signedChanges(file), {
@@ -181,30 +191,6 @@ function withPlan(
   });
 }
 
-function lanesAdherence(
-  file: CaseFile,
-  days: readonly CaseDay[],
-  items: readonly JudgedItem[],
-  today: string,
-): Map<Lane, number | null> {
-  const lanes = [...new Set(items.map(({ item }) => item.lane))];
-  const laneOf = new Map(file.items.map((item) => [item.id, item.lane]));
-  return new Map(
-    lanes.map((lane) => {
-      const own = items.filter(({ item }) => item.lane === lane);
-      const starts = own.map(({ item }) => item.prescriptions[0]?.from ?? file.asOf).sort();
-      const work = {
-        startedOn: localDay(starts[0] ?? file.asOf, file.zone),
-        daysPerWeek: Math.max(...own.map(({ input }) => input.prescription.dose.daysPerWeek)),
-        doneOn: days
-          .filter((day) => day.sessions.some((s) => s.items.some((i) => laneOf.get(i.itemId) === lane)))
-          .map((day) => day.date),
-      };
-      return [lane, laneAdherence(work, today)];
-    }),
-  );
-}
-
 /** Signed changes up to `asOf`, item by item; what has left the plan since counts for the week as well. */
 function signedChanges(file: CaseFile): SignedChange[][] {
   return file.items.map((item) =>
@@ -230,7 +216,9 @@ function blockingLanes(
   const criteria = (stage.gate?.criteria ?? []).filter((criterion) => open.has(criterion.id));
   const gauged = items.filter(({ input: { exercise } }) =>
     criteria.some((c) =>
-      c.kind === "within-rule" ? c.exercise === exercise.id : c.measure === exercise.gauge,
+      c.kind === "within-rule"
+        ? c.exercise === exercise.id
+        : exercise.gauge !== undefined && measuresIn(c).includes(exercise.gauge),
     ),
   );
   const site = criteria.length > 0 ? [file.pathway.siteLane] : [];

@@ -1,10 +1,18 @@
+import type { ReactNode } from "react";
 import type { CriterionResult } from "~/core/gate/gate";
 import type { GateView } from "~/contract/gate";
-import { sayDate, sayNumber, sayQuantity, t } from "~/messages/say";
+import ReasonForm from "~/islands/frame/ReasonForm";
+import { sayDate, sayNumber, sayQuantity, sayTime, t } from "~/messages/say";
 import { verdictLook } from "./verdict-look";
 
 /** Every criterion: value, threshold, verdict with its error, when it was taken and where the threshold comes from. */
-export default function CriterionTable({ view }: { view: GateView }) {
+export default function CriterionTable({
+  view,
+  onJudged,
+}: {
+  view: GateView;
+  onJudged: (now: GateView) => void;
+}) {
   return (
     <div
       className="bg-base-100 border-base-300 rounded-box relative mt-3 overflow-x-auto border print:border-0"
@@ -34,7 +42,12 @@ export default function CriterionTable({ view }: { view: GateView }) {
         </thead>
         <tbody>
           {view.gate?.criteria.map((criterion) => (
-            <Line key={criterion.id} criterion={criterion} source={view.sources[criterion.id]} />
+            <Line
+              key={criterion.id}
+              criterion={criterion}
+              source={view.sources[criterion.id]}
+              word={<Word view={view} criterion={criterion} onJudged={onJudged} />}
+            />
           ))}
         </tbody>
       </table>
@@ -42,12 +55,48 @@ export default function CriterionTable({ view }: { view: GateView }) {
   );
 }
 
+const wordable: readonly (string | null)[] = ["both-sides-injured", "above-115", "norm-unknown"];
+
+/** A criterion that no number can decide: what a clinician wrote of it, or where to write it. */
+function Word({
+  view,
+  criterion,
+  onJudged,
+}: {
+  view: GateView;
+  criterion: CriterionResult;
+  onJudged: (now: GateView) => void;
+}) {
+  const said = view.words.find((word) => word.criterion === criterion.id);
+  if (said && criterion.note === "clinician-word") {
+    const date = sayTime(said.at, view.zone);
+    return <p className="text-xs">{t("gate.wordBy", { reason: said.reason, by: said.by, date })}</p>;
+  }
+  if (!view.maySign || !wordable.includes(criterion.note)) return null;
+  return (
+    <details className="mt-1 print:hidden">
+      <summary className="btn btn-sm min-h-11">{t("gate.word")}</summary>
+      <ReasonForm
+        write="judgeCriterion"
+        values={{ id: view.episodeId }}
+        body={(reason) => ({ criterion: criterion.id, reason })}
+        about={criterion.id}
+        label={t("gate.wordReason")}
+        submit={t("gate.wordSign")}
+        onDone={({ gate }) => onJudged(gate)}
+      />
+    </details>
+  );
+}
+
 function Line({
   criterion,
   source,
+  word,
 }: {
   criterion: CriterionResult;
   source: GateView["sources"][string] | undefined;
+  word: ReactNode;
 }) {
   const { Icon, tone } = verdictLook[criterion.verdict];
   const { probability, low95, high95, early, note } = criterion;
@@ -68,6 +117,7 @@ function Line({
           {note && source && " · "}
           {source && saySource(source)}
         </p>
+        {word}
       </td>
       <td className="px-2 py-2 text-right whitespace-nowrap max-sm:px-3 max-sm:text-left max-sm:whitespace-normal">
         <span className="font-semibold">

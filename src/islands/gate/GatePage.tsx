@@ -60,7 +60,7 @@ function GatePage({ view: loaded }: { view: GateView }) {
           >
             {sayOutcome(view)}
           </p>
-          <CriterionTable view={view} />
+          <CriterionTable view={view} onJudged={changed} />
           {gate.measureNext.length > 0 && (
             <section className="mt-3">
               <h2 className="font-semibold">{t("gate.next")}</h2>
@@ -75,6 +75,19 @@ function GatePage({ view: loaded }: { view: GateView }) {
                   </li>
                 ))}
               </ol>
+            </section>
+          )}
+          {(gate.barred ?? []).length > 0 && (
+            <section className="mt-3">
+              <h2 className="font-semibold">{t("gate.barred")}</h2>
+              <ul className="list-disc pl-6" data-testid="measure-barred">
+                {gate.barred?.map(({ measure, says }) => (
+                  <li key={measure}>
+                    {view.measureNames[measure] ?? measure}{" "}
+                    <span className="text-base-content/75 text-sm">{says}</span>
+                  </li>
+                ))}
+              </ul>
             </section>
           )}
         </>

@@ -113,6 +113,7 @@ export default function EntryGrid({ view, measures, draft, rowOf, onRow, onRemov
               row={rowOf(measure.code)}
               status={view.status.find((s) => s.code === measure.code) ?? null}
               involvedSide={involvedSide}
+              barredBy={view.barred.find((bar) => bar.measure === measure.code)?.says ?? null}
               onTyped={(side, trial, text) => typed(measure, side, trial, text)}
               onRow={(row) => onRow(measure.code, row)}
               onRemove={() => onRemove(measure.code)}

@@ -14,6 +14,8 @@ interface Props {
   row: RowEntry;
   status: MeasureStatus | null;
   involvedSide: InvolvedSide;
+  /** Words of a limit in force that forbids to take it now; null when none does. */
+  barredBy: string | null;
   onTyped: (side: Side, trial: number, text: string) => void;
   onRow: (row: RowEntry) => void;
   onRemove: () => void;
@@ -26,6 +28,7 @@ export default function EntryRow({
   row,
   status,
   involvedSide,
+  barredBy,
   onTyped,
   onRow,
   onRemove,
@@ -88,6 +91,22 @@ export default function EntryRow({
               />
               <span className="text-warning font-medium">{t("measures.meant")}</span>
             </label>
+          )}
+          {measure.group === "strength" && (
+            <label className="mt-1 flex min-h-8 items-center gap-2 text-sm font-normal">
+              <input
+                type="checkbox"
+                className="checkbox checkbox-sm"
+                checked={row.submaximal === true}
+                onChange={(event) => onRow({ ...row, submaximal: event.target.checked })}
+              />
+              {t("measures.submaximal")}
+            </label>
+          )}
+          {barredBy !== null && (
+            <p className="text-warning mt-1 text-sm font-medium">
+              {t("measures.barred", { says: barredBy })}
+            </p>
           )}
         </th>
         {measure.sides === "none" ? (

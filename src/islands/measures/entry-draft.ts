@@ -18,6 +18,8 @@ export interface RowEntry {
   readonly unit: string;
   readonly way: string;
   readonly meant: boolean;
+  /** A force held back because the muscle hurt. */
+  readonly submaximal?: boolean;
   readonly sides: Readonly<Partial<Record<Side, SideEntry>>>;
 }
 
@@ -91,7 +93,11 @@ export function toVisit(draft: VisitDraft, measures: ReadonlyMap<string, Measure
       const { values } = readSide(measure, row, side);
       if (values.length === 0) return [];
       const { limit, marks } = row.sides[side] ?? {};
-      const detail = { ...(limit ? { limit } : {}), ...(marks ? { marks: [...marks] } : {}) };
+      const detail = {
+        ...(limit ? { limit } : {}),
+        ...(marks ? { marks: [...marks] } : {}),
+        ...(row.submaximal ? { submaximal: true } : {}),
+      };
       return [
         {
           // The same measure and side of the same visit have the same id, however often they are sent.

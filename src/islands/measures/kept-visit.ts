@@ -14,6 +14,7 @@ const row = shape<RowEntry>({
   unit: text,
   way: text,
   meant: flag,
+  submaximal: optional(flag) as Guard<boolean>,
   sides: shape<Record<"left" | "right" | "none", SideEntry | undefined>>({
     left: side,
     right: side,

@@ -1,6 +1,9 @@
 import type { RowDataPacket } from "mysql2";
 import { toDatabaseTime, fromDatabaseTime, type Queryable } from "~/server/db/connection";
 
+/** Which group of a norm's table somebody is compared with. */
+export type NormGroup = "male" | "female";
+
 /** The changing head of an episode, with the person it belongs to. */
 export interface EpisodeHead {
   readonly id: string;
@@ -14,12 +17,18 @@ export interface EpisodeHead {
   readonly targetOn: string | null;
   readonly pathwayHash: string;
   readonly startedAt: string;
-  readonly person: { givenName: string; familyName: string; bornOn: string; activity: string };
+  readonly person: {
+    givenName: string;
+    familyName: string;
+    bornOn: string;
+    activity: string;
+    normGroup: NormGroup | null;
+  };
 }
 
 const headColumns = `
   e.id, e.person_id, e.version, e.diagnosis_text, e.involved_side, e.onset_on, e.surgery_on, e.graft, e.target_on, e.pathway_hash, e.started_at,
-  p.given_name, p.family_name, p.born_on, p.activity`;
+  p.given_name, p.family_name, p.born_on, p.activity, p.norm_group`;
 
 /** Some episodes of a clinic, by id. */
 export async function findEpisodes(
@@ -141,11 +150,19 @@ export async function insertEpisode(db: Queryable, clinicId: string, episode: Ne
 export async function insertPerson(
   db: Queryable,
   clinicId: string,
-  person: { id: string; givenName: string; familyName: string; bornOn: string; activity: string; at: string },
+  person: {
+    id: string;
+    givenName: string;
+    familyName: string;
+    bornOn: string;
+    activity: string;
+    normGroup?: NormGroup | undefined;
+    at: string;
+  },
 ): Promise<void> {
   await db.execute(
-    `INSERT INTO people (clinic_id, id, given_name, family_name, born_on, activity, created_at)
-     VALUES (?, ?, ?, ?, ?, ?, ?)`,
+    `INSERT INTO people (clinic_id, id, given_name, family_name, born_on, activity, norm_group, created_at)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
     [
       clinicId,
       person.id,
@@ -153,6 +170,7 @@ export async function insertPerson(
       person.familyName,
       person.bornOn,
       person.activity,
+      person.normGroup ?? null,
       toDatabaseTime(person.at),
     ],
   );
@@ -176,6 +194,7 @@ function toHead(row: RowDataPacket): EpisodeHead {
       familyName: row["family_name"],
       bornOn: row["born_on"],
       activity: row["activity"],
+      normGroup: row["norm_group"],
     },
   };
 }

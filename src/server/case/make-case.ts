@@ -3,11 +3,13 @@ import type { DemandBook } from "~/core/demand/demand-book";
 import { caseDays, type CaseDay } from "~/core/case/case-days";
 import { caseFormat, caseVersion, type CaseFile, type CaseItem } from "~/core/case/case-file";
 import { Circumstances, personalLimits } from "~/core/intake/intake";
+import { measureAsks } from "~/catalogue/measures/asks";
 import type { Measure } from "~/core/measure/measure";
 import type { Pathway } from "~/core/pathway/pathway";
 import type { Exercise } from "~/core/exercise/exercise";
 import type { Restriction } from "~/core/limit/restriction";
 import { reviewCase, type CaseReview } from "~/core/review/review-case";
+import { daysBetween, localDay } from "~/core/schedule/local-day";
 import { check } from "~/core/schema/check";
 import type { CaseParts } from "./case-parts";
 import type { Definition } from "./definition-repository";
@@ -36,7 +38,10 @@ const without = <T extends object, K extends keyof T>(fact: T, ...keys: K[]): Om
 
 /** A made case as it stands at an instant in a zone. */
 export function judgedAt(head: EpisodeHead, made: MadeCase, zone: string, asOf: string): LoadedCase {
-  const file = { ...made.file, zone, asOf };
+  const ageYears = Math.floor(daysBetween(head.person.bornOn, localDay(asOf, zone)) / 365.2425);
+  const { normGroup } = head.person;
+  const person = { ageYears: Math.max(0, ageYears), ...(normGroup === null ? {} : { normGroup }) };
+  const file = { ...made.file, zone, asOf, person };
   const days = once(() => caseDays(file));
   const book = once(() => bookOf(file));
   return { ...made, head, file, days, book, review: once(() => reviewCase(file, { book: book() })) };
@@ -77,10 +82,11 @@ export function madeOf(
     },
     pathway,
     exercises: of<Exercise>("exercise"),
-    measures: of<Measure>("measure"),
+    measures: of<Measure>("measure").map(withAsks),
     stageMoves: parts.stageMoves.map((move) => without(move, "by")),
     schools: parts.schools.map((school) => without(school, "by")),
     passings: parts.passings.map((passing) => without(passing, "by")),
+    criterionWords: parts.criterionWords.map((word) => without(word, "by")),
     restrictions: parts.restrictions.map(({ limit }) => limit),
     limitSettings: settings.map(({ at, circumstances: set }) => ({ at, restrictions: limitsOf(set) })),
     items: itemsOf(parts),
@@ -104,6 +110,12 @@ export function madeOf(
  */
 function limitsOf(set: Circumstances): Restriction[] {
   return check(Circumstances, set).ok ? [...set.limits, ...personalLimits(set)] : [set as never];
+}
+
+/** What a test asks of the body is known of measures that were stored before it was said of them. */
+function withAsks(measure: Measure): Measure {
+  const asks = measure.asks ?? measureAsks[measure.code];
+  return asks ? { ...measure, asks } : measure;
 }
 
 function itemsOf({ items, endings, prescriptions }: CaseParts): CaseItem[] {

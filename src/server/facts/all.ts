@@ -1,6 +1,7 @@
 import { attributions } from "./attributions";
 import { circumstances } from "./circumstances";
 import { clearances } from "./clearances";
+import { criterionWords } from "./criterion-words";
 import { decisions } from "./decisions";
 import { documents } from "./documents";
 import { endings } from "./endings";
@@ -24,6 +25,7 @@ export const facts = {
   stageMoves,
   schools,
   passings,
+  criterionWords,
   restrictions,
   circumstances,
   items,

@@ -50,6 +50,9 @@ export function gateView(staff: StaffContext, loaded: LoadedCase): GateView {
         unmet: (move.gate?.criteria ?? []).filter((c) => c.required && !c.passes).map((c) => c.name),
       }))
       .reverse(),
+    words: [...new Map(parts.criterionWords.map((word) => [word.criterion, word])).values()]
+      .filter((word) => word.stage === stage.code)
+      .map(({ criterion, reason, by, at }) => ({ criterion, reason, by, at })),
     maySign: signingRoles.includes(staff.role),
   };
 }

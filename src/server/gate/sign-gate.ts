@@ -1,8 +1,9 @@
-import type { GateBody, GateView, GateWritten, PassingBody } from "~/contract/gate";
+import type { CriterionWordBody, GateBody, GateView, GateWritten, PassingBody } from "~/contract/gate";
 import type { FieldProblem } from "~/core/schema/field-problem";
 import type { StaffContext } from "~/server/staff-context";
 import { writeInto, type Fact, type WriteScope } from "~/server/write/write-into";
 import { ApiProblem, refused } from "~/server/http/problem";
+import { criterionWords } from "~/server/facts/criterion-words";
 import { passings } from "~/server/facts/passings";
 import { appendFact } from "~/server/facts/sql";
 import { stageMoves } from "~/server/facts/stage-moves";
@@ -30,6 +31,31 @@ export function signGate(staff: StaffContext, episodeId: string, body: GateBody)
       reason: body.reason?.trim() ?? "Every required criterion met",
       kind: body.action,
       ...(view.gate ? { gate: view.gate } : {}),
+    });
+  });
+}
+
+/** Notes of criteria that a clinician may judge: no number can, or only with a word on the other side. */
+const wordable: readonly (string | null)[] = ["both-sides-injured", "above-115", "norm-unknown"];
+
+/** Judges in writing a criterion of the present gate that no number can decide. */
+export function judgeCriterion(
+  staff: StaffContext,
+  episodeId: string,
+  body: CriterionWordBody,
+): Promise<GateWritten> {
+  const fact: Fact = { of: "criterionWords", body, action: "judge-criterion" };
+  return writeGate(staff, episodeId, fact, async ({ db, writing, loaded }) => {
+    const { gate, stage } = gateView(staff, loaded);
+    const criterion = gate?.criteria.find(({ id }) => id === body.criterion);
+    if (!criterion) throw refused([{ path: "/criterion", problem: "is not asked by this gate" }]);
+    if (!wordable.includes(criterion.note))
+      throw refused([{ path: "/criterion", problem: "is decided by what is measured" }]);
+    await appendFact(db, writing, criterionWords, {
+      ...body,
+      stage,
+      reason: body.reason.trim(),
+      at: writing.at,
     });
   });
 }

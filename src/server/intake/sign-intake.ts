@@ -118,6 +118,7 @@ async function refuseWhileHalted(
   beside: string,
   at: string,
 ): Promise<void> {
+  if (!(await findEpisode(db, staff.clinicId, beside))) throw refused([strangerProblem]);
   const { file } = await loadEpisode(staff, beside, db, at);
   if (haltsOf(file).length === 0) return;
   const problem = "has an open stop signal: it is cleared in writing before anything begins";
@@ -222,6 +223,8 @@ async function store(
   await appendFact(db, w, intakes, { id: uuid(), at, intake, placing });
 }
 
+const strangerProblem: FieldProblem = { path: "/beside", problem: "is not an episode of this clinic" };
+
 /** Who the episode is for: the person of the episode it stands beside, or a new one. */
 async function personOf(db: Connection, clinicId: string, body: IntakeBody, at: string): Promise<string> {
   if (body.beside === undefined) {
@@ -230,6 +233,6 @@ async function personOf(db: Connection, clinicId: string, body: IntakeBody, at: 
     return id;
   }
   const other = await findEpisode(db, clinicId, body.beside);
-  if (!other) throw refused([{ path: "/beside", problem: "is not an episode of this clinic" }]);
+  if (!other) throw refused([strangerProblem]);
   return other.personId;
 }

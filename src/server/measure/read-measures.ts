@@ -1,8 +1,10 @@
 import { startingMeasures } from "~/catalogue/measures/all";
+import { measuresIn } from "~/core/gate/measures-in";
 import type { Gate } from "~/core/gate/gate";
 import type { MeasuresView } from "~/contract/measures";
 import type { Measure } from "~/core/measure/measure";
 import { measureStatus } from "~/core/measure/measure-status";
+import { barredMeasures } from "~/core/case/in-force";
 import { stageOf } from "~/core/pathway/pathway";
 import { localDay } from "~/core/schedule/local-day";
 import { recordingRoles } from "~/contract/roles";
@@ -38,16 +40,13 @@ export function measuresView(staff: StaffContext, loaded: LoadedCase): MeasuresV
       .map((measure) => measureStatus(measure, file.results, involvedSide, surgeryOn)),
     battery: review.gate?.measureNext ?? [],
     gateMeasures: gateMeasures(stage.gate),
+    barred: barredMeasures({ ...file, measures }, stage),
     mayRecord: recordingRoles.includes(staff.role),
   };
 }
 
 function gateMeasures(gate: Gate | undefined): string[] {
-  const named = (gate?.criteria ?? []).flatMap((criterion) => [
-    ...("measure" in criterion ? [criterion.measure] : []),
-    ...("over" in criterion ? [criterion.over] : []),
-  ]);
-  return [...new Set(named)];
+  return [...new Set((gate?.criteria ?? []).flatMap(measuresIn))];
 }
 
 /** The clinic's measures, each in the version that the episode began with where it has one. */

@@ -39,5 +39,7 @@ GRANT SELECT, INSERT ON flare_attributions TO {{app}};
 GRANT SELECT, INSERT ON documents TO {{app}};
 GRANT SELECT, INSERT ON call_settings TO {{app}};
 GRANT SELECT, INSERT ON receipts TO {{app}};
+GRANT SELECT, INSERT ON events TO {{app}};
+GRANT SELECT, INSERT ON condition_changes TO {{app}};
 GRANT SELECT, INSERT ON criterion_words TO {{app}};
 GRANT SELECT, INSERT ON red_flag_ticks TO {{app}};

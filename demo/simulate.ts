@@ -15,6 +15,7 @@ import { sidesOf } from "~/core/exercise/sides-of";
 import type { Prescription } from "~/core/exercise/prescription";
 import type { PainSchoolCode } from "~/core/response/pain-school";
 import type { SetRecord } from "~/core/response/session-record";
+import { operationOf } from "./operation";
 import { demoId, seeded } from "./identity";
 
 export interface DemoItem {
@@ -98,6 +99,7 @@ export function simulate(profile: DemoProfile, today: string): CaseFile {
       reason: set.reason,
     })),
     restrictions: [],
+    events: operationOf(profile, date, on, id),
     items: profile.items.map((item) => ({
       id: id("item", item.exercise),
       exerciseId: item.exercise,

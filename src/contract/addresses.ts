@@ -34,6 +34,10 @@ export const addresses = {
   endItem: "POST /api/episodes/{id}/endings",
   setCircumstances: "POST /api/episodes/{id}/circumstances",
 
+  readHistory: "GET /api/episodes/{id}/history",
+  recordEvent: "POST /api/episodes/{id}/events",
+  setCondition: "POST /api/episodes/{id}/conditions",
+
   readMeasures: "GET /api/episodes/{id}/measures",
   recordVisit: "POST /api/episodes/{id}/measures",
   readTrend: "GET /api/episodes/{id}/trend",

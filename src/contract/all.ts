@@ -4,6 +4,7 @@ import type { Endpoint } from "./endpoint";
 import type { EndpointName } from "./addresses";
 import * as episode from "./episode";
 import * as gate from "./gate";
+import * as history from "./history";
 import * as intake from "./intake";
 import * as library from "./library";
 import * as measures from "./measures";
@@ -18,6 +19,7 @@ const rooms = {
   ...plan,
   ...measures,
   ...gate,
+  ...history,
   ...intake,
   ...library,
 };

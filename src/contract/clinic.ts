@@ -2,7 +2,7 @@ import { Type, type Static } from "@sinclair/typebox";
 import { CaseloadState } from "~/core/caseload/attention";
 import { InvolvedSide } from "~/core/measure/side-value";
 import { endpoint, smallLimit } from "./endpoint";
-import { closed, Person, uuid, written } from "./fields";
+import { closed, ListedPerson, uuid, written } from "./fields";
 import { settingRoles } from "./roles";
 
 export const SignInBody = Type.Object(
@@ -31,7 +31,7 @@ export type CallsWritten = Static<typeof CallsWritten>;
 export const CaseloadRow = Type.Object(
   {
     episodeId: uuid,
-    person: Person,
+    person: ListedPerson,
     diagnosis: Type.String(),
     involvedSide: InvolvedSide,
     ...CaseloadState.properties,

@@ -106,6 +106,23 @@ export const StairView = Type.Object(
     heightM: HeightM,
     onsetOn: date,
     daysSinceOnset: Type.Integer(),
+    /** The latest operation that was done. */
+    surgery: Type.Union([
+      Type.Object(
+        {
+          on: date,
+          daysSince: Type.Integer(),
+          procedures: Type.Array(Type.String()),
+          graft: Type.Union([Type.String(), Type.Null()]),
+        },
+        closed,
+      ),
+      Type.Null(),
+    ]),
+    /** A date that is only planned. */
+    plannedOn: Type.Union([date, Type.Null()]),
+    /** What else hurts, from the person's other episodes. */
+    elsewhere: Type.Array(Type.String()),
     school: PainSchoolCode,
     schoolInForce: PainSchoolCode,
     schoolReason: Type.String(),
@@ -117,7 +134,12 @@ export const StairView = Type.Object(
     items: Type.Array(StairItem),
     restrictions: Type.Array(
       Type.Object(
-        { says: Type.String(), until: Type.Union([date, Type.Null()]), origin: Type.String() },
+        {
+          says: Type.String(),
+          from: Type.Union([date, Type.Null()]),
+          until: Type.Union([date, Type.Null()]),
+          origin: Type.String(),
+        },
         closed,
       ),
     ),

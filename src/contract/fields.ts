@@ -1,4 +1,6 @@
-import { Type, type TSchema } from "@sinclair/typebox";
+import { conditionCodes } from "~/core/condition/condition";
+import { oneOf } from "~/core/schema/one-of";
+import { Type, type Static, type TSchema } from "@sinclair/typebox";
 
 /** Parts that many bodies and answers share. */
 export const closed = { additionalProperties: false };
@@ -11,7 +13,24 @@ export const code = Type.String({ minLength: 1, maxLength: 80 });
 export const reason = Type.String({ minLength: 3, maxLength: 400, pattern: "\\S" });
 export const orNull = <T extends TSchema>(schema: T) => Type.Union([schema, Type.Null()]);
 
-export const PersonName = Type.Object({ givenName: Type.String(), familyName: Type.String() }, closed);
+/** A person in a list. */
+export const ListedPerson = Type.Object(
+  { givenName: Type.String(), familyName: Type.String(), activity: Type.String() },
+  closed,
+);
+
+/** What is so with somebody beside what hurts, in two or three words, and what to keep in mind. */
+export const ConditionWords = Type.Object(
+  { code: oneOf(conditionCodes), short: Type.String(), says: Type.String() },
+  closed,
+);
+export type ConditionWords = Static<typeof ConditionWords>;
+
+/** A patient as every view of them names them: with what has to be kept in mind. */
+export const PersonName = Type.Object(
+  { givenName: Type.String(), familyName: Type.String(), conditions: Type.Array(ConditionWords) },
+  closed,
+);
 export const Person = Type.Object({ ...PersonName.properties, activity: Type.String() }, closed);
 
 /** Measured height, metres, for figures; null while nobody measured it. */

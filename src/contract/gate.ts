@@ -46,6 +46,8 @@ export const GateView = Type.Object(
     involvedSide: InvolvedSide,
     onsetOn: date,
     surgeryOn: orNull(date),
+    /** The present stage is one before an operation: leaving it needs the operation. */
+    beforeSurgery: Type.Boolean(),
     pathwayName: Type.String(),
     stages: Type.Array(Type.Object({ code: Type.String(), name: Type.String() }, closed)),
     stage: Type.String(),

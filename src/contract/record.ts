@@ -1,6 +1,7 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { CaseDecision, CaseSession } from "~/core/case/case-file";
 import { Dose } from "~/core/dose/dose";
+import { eventKinds } from "~/core/event/event";
 import { InvolvedSide } from "~/core/measure/side-value";
 import { Exercise } from "~/core/exercise/exercise";
 import { Pain } from "~/core/response/pain-response";
@@ -72,6 +73,43 @@ export const RecordEntry = Type.Union([
       at: instant,
       by: Type.String(),
       school: PainSchoolCode,
+      reason: Type.String(),
+    },
+    closed,
+  ),
+  Type.Object(
+    {
+      kind: Type.Literal("event"),
+      at: instant,
+      by: Type.String(),
+      event: oneOf(eventKinds),
+      on: date,
+      procedures: Type.Array(Type.String()),
+      graft: Type.Union([Type.String(), Type.Null()]),
+      /** It corrects an earlier entry, or takes one back. */
+      corrects: Type.Boolean(),
+      withdrawn: Type.Boolean(),
+      reason: Type.String(),
+    },
+    closed,
+  ),
+  Type.Object(
+    {
+      kind: Type.Literal("condition"),
+      at: instant,
+      by: Type.String(),
+      asks: Type.String(),
+      present: Type.Boolean(),
+      reason: Type.String(),
+    },
+    closed,
+  ),
+  Type.Object(
+    {
+      kind: Type.Literal("word"),
+      at: instant,
+      by: Type.String(),
+      criterion: Type.String(),
       reason: Type.String(),
     },
     closed,

@@ -145,6 +145,7 @@ export const judgement = {
   "signal.child-limp": "Child or adolescent with groin, thigh or knee pain and a limp",
   "signal.sit-bone-tear": "Sit-bone pain and bruising after a sudden stretch",
   "signal.not-examined": "Acute injury that nobody has examined",
+  "signal.inflammatory-flare": "An inflammatory disease in flare",
   "signal.knee-locked": "The knee is locked: it neither bends nor straightens",
   "signal.cannot-lift-leg":
     "The straight leg cannot be lifted, newly or since an injury (not just after surgery)",

@@ -1,5 +1,6 @@
 import { daily } from "./en-daily";
 import { exercise } from "./en-exercise";
+import { history } from "./en-history";
 import { judgement } from "./en-judgement";
 import { library } from "./en-library";
 import { measures } from "./en-measures";
@@ -12,6 +13,7 @@ export const locale = "en";
 export const en = {
   ...daily,
   ...exercise,
+  ...history,
   ...judgement,
   ...library,
   ...measures,

@@ -124,6 +124,7 @@ describe("whatever comes out breaks no limit in force", () => {
         exercises: startingExercises,
         measures: startingMeasures,
         results: [],
+        known: [],
         today,
       });
       for (const { chosen, alternatives: others } of lanes)

@@ -12,6 +12,13 @@ type Entry = Asks & { readonly variants?: Readonly<Record<string, Asks>> };
 const entries: Readonly<Record<string, Entry>> = {
   "seated-knee-bend": { variants: { "seated-knee-bend-own": { resisted: ["quadriceps"] } } },
   "knee-to-wall": { stretched: ["soleus"] },
+  // On straight arms the front of the hip is drawn long although the pelvis stays down.
+  "belly-up-extension": {
+    variants: {
+      "extension-hands": { stretched: ["hip-flexors"] },
+      "extension-hands-full": { stretched: ["hip-flexors"] },
+    },
+  },
   "half-kneeling-hip-stretch": { stretched: ["hip-flexors"] },
   "hamstring-stretch": { stretched: ["hamstrings"] },
   "posterior-hip-stretch": { stretched: ["gluteus-maximus", "hip-external-rotators"] },

@@ -220,7 +220,7 @@ export const bridge: Exercise = {
       position: "supine",
       kit: [],
       phase: "isolated",
-      arcs: { knee: [80, 100], hip: [0, 50] },
+      arcs: { knee: [76, 90], hip: [0, 50] },
     },
     [
       { id: "bridge-two-legs", name: "Bridge on both legs" },

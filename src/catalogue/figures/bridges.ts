@@ -225,7 +225,8 @@ const curls =
   };
 
 export const bridgeFigures: Readonly<Record<string, Recipe>> = {
-  bridge: bridges(() => 90, 0),
+  // With the hips down the knee is bent most: feet so far out that it keeps to 90°.
+  bridge: bridges(() => 76, 0),
   "marching-bridge": marching,
   "long-lever-bridge": bridges((k) => (k.is("lever", "short") ? 62 : 32), -28),
   "straight-leg-bridge": straightBridge,

@@ -107,51 +107,6 @@ export const ligamentPathway: Pathway = {
   procedures: ["cruciate ligament reconstruction", "cruciate ligament reconstruction with meniscus repair"],
   grafts: ["hamstring", "patellar tendon", "quadriceps tendon", "donor"],
   countsFrom: "surgery",
-  timedLimits: [
-    {
-      untilDay: weeks(12),
-      grafts: ["hamstring"],
-      limit: {
-        kind: "forbid",
-        codes: ["resisted-knee-flexion"],
-        origin: "stage",
-        says: "hamstring graft: no added resistance in isolated bending before week 12",
-      },
-      source: recalled("van Melick 2016"),
-    },
-    {
-      untilDay: weeks(4),
-      limit: {
-        kind: "forbid",
-        codes: ["open-chain-knee-extension"],
-        origin: "stage",
-        says: "no open-chain extension before week 4",
-      },
-      source: recalled("van Melick 2016"),
-    },
-    {
-      fromDay: weeks(4) + 1,
-      untilDay: weeks(8),
-      limit: {
-        kind: "knob-limit",
-        knob: "arc",
-        hardest: "45-90",
-        origin: "stage",
-        says: "open-chain extension stays within 90–45° until week 8",
-      },
-      source: recalled("van Melick 2016"),
-    },
-    {
-      untilDay: weeks(12),
-      limit: {
-        kind: "forbid",
-        codes: ["impact"],
-        origin: "stage",
-        says: "no running or jumping before week 12",
-      },
-      source: recalled("Rambaud 2018"),
-    },
-  ],
   stages: [
     stage("ligament-reconstruction", "before-surgery", {
       name: "Before surgery",
@@ -246,12 +201,6 @@ export const ligamentPathway: Pathway = {
   source: commonPractice,
 };
 
-const repairLimit = (untilWeeks: number, mostDeg: number, says: string) => ({
-  untilDay: weeks(untilWeeks),
-  limit: { kind: "range-limit" as const, joint: "knee" as const, mostDeg, origin: "stage" as const, says },
-  source: commonPractice,
-});
-
 export const meniscusPartialPathway: Pathway = {
   code: "meniscus-partial",
   name: "Meniscus, partial removal",
@@ -306,23 +255,6 @@ export const meniscusRepairPathway: Pathway = {
   region: "knee",
   procedures: ["meniscus repair", "meniscus root repair"],
   countsFrom: "surgery",
-  timedLimits: [
-    repairLimit(6, 90, "knee bend stays within 90° for six weeks"),
-    {
-      ...repairLimit(16, 90, "no deep loaded bend before sixteen weeks"),
-      fromDay: weeks(6) + 1,
-    },
-    {
-      untilDay: weeks(16),
-      limit: {
-        kind: "forbid",
-        codes: ["impact"],
-        origin: "stage",
-        says: "no running or jumping before sixteen weeks",
-      },
-      source: commonPractice,
-    },
-  ],
   stages: [
     stage("meniscus-repair", "protect", {
       name: "Protect",

@@ -82,29 +82,6 @@ export const hipArthroscopyPathway: Pathway = {
   region: "hip",
   procedures: ["labral repair", "bone reshaping", "labral repair and bone reshaping", "microfracture"],
   countsFrom: "surgery",
-  timedLimits: [
-    {
-      untilDay: weeks(3),
-      limit: {
-        kind: "range-limit",
-        joint: "hip",
-        mostDeg: 90,
-        origin: "stage",
-        says: "hip bend stays within 90° for three weeks",
-      },
-      source: commonPractice,
-    },
-    {
-      untilDay: weeks(12),
-      limit: {
-        kind: "forbid",
-        codes: ["impact"],
-        origin: "stage",
-        says: "no jumping or running before twelve weeks",
-      },
-      source: commonPractice,
-    },
-  ],
   stages: [
     stage("hip-arthroscopy", "protect", {
       name: "Protect",

@@ -1,5 +1,7 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { Proposal, SignedChange } from "~/core/decision/record/decide-input";
+import { CaseCondition } from "~/core/condition/condition";
+import { CaseEvent } from "~/core/event/event";
 import { GateResult, Passing } from "~/core/gate/gate";
 import { Measure, MeasureResult } from "~/core/measure/measure";
 import { InvolvedSide } from "~/core/measure/side-value";
@@ -169,6 +171,12 @@ export const CaseFile = Type.Object(
     decisions: Type.Array(CaseDecision),
     signals: Type.Optional(Type.Array(CaseSignal)),
     attributions: Type.Optional(Type.Array(FlareAttribution)),
+    /** What happened, and when; the clocks count from it. */
+    events: Type.Optional(Type.Array(CaseEvent)),
+    /** What is so with the person beside what hurts. */
+    conditions: Type.Optional(Type.Array(CaseCondition)),
+    /** Limits of the person's other episodes: they hold here as well. */
+    limitsElsewhere: Type.Optional(Type.Array(Restriction)),
     /** Criteria that no number can decide, judged by a clinician in writing. */
     criterionWords: Type.Optional(
       Type.Array(

@@ -1,4 +1,6 @@
 import type { Passing } from "~/core/gate/gate";
+import { conditionsAt } from "~/core/condition/condition";
+import { standingEvents } from "~/core/event/standing-events";
 import { datedLimits } from "~/core/pathway/dated-limits";
 import { stageOf, type Stage } from "~/core/pathway/pathway";
 import { barToMeasure } from "~/core/limit/measure-bar";
@@ -6,6 +8,7 @@ import { localDay } from "~/core/schedule/local-day";
 import type { Restriction } from "~/core/limit/restriction";
 import type { PainSchoolCode } from "~/core/response/pain-school";
 import type { CaseFile, CaseItem, StageMove } from "./case-file";
+import { reinjuredOn, withEvents } from "./with-events";
 
 /** Of dated entries, the one that holds at an instant: the latest that has begun. */
 export function latest<T extends { at: string }>(entries: readonly T[], asOf: string): T | undefined {
@@ -40,9 +43,31 @@ export function schoolInForce(file: CaseFile): PainSchoolCode {
 
 /** Everything that limits this patient's exercises: own limits, the pathway's by the calendar, and the stage's. */
 export function limitsOf(file: CaseFile, stage: Stage): Restriction[] {
-  const { onsetOn, surgeryOn, graft } = file.episode;
   const own = latest(file.limitSettings ?? [], file.asOf)?.restrictions ?? file.restrictions;
-  return [...own, ...datedLimits(file.pathway, surgeryOn ?? onsetOn, graft), ...stage.limits];
+  const conditions = conditionsAt(file.conditions ?? [], file.asOf);
+  return [
+    ...own,
+    ...operationLimitsOf(file),
+    ...stage.limits,
+    ...conditions.flatMap(({ limits }) => limits),
+    ...(file.limitsElsewhere ?? []),
+  ];
+}
+
+/**
+ * What the operations that were done limit: as signed with them; for records from before there were events what the pathway says
+ * by its calendar. Without an operation nothing counts from one.
+ */
+function operationLimitsOf(given: CaseFile): Restriction[] {
+  const file = withEvents(given);
+  const { onsetOn, surgeryOn, graft } = file.episode;
+  const today = localDay(file.asOf, file.zone);
+  const operations = standingEvents(file.events ?? [], file.asOf).filter(
+    ({ kind, on }) => kind === "operation" && on <= today,
+  );
+  if (operations.length > 0) return operations.flatMap(({ limits }) => limits ?? []);
+  const countedFrom = surgeryOn ?? (file.pathway.countsFrom === "surgery" ? undefined : onsetOn);
+  return countedFrom === undefined ? [] : datedLimits(file.pathway, countedFrom, graft);
 }
 
 /** How gates are passed: as set last for this episode, else as the pathway says, else by the measured value. */
@@ -67,8 +92,15 @@ export function barredMeasures(file: CaseFile, stage: Stage): { measure: string;
   });
 }
 
-/** The day minimum times count from, and the operation's where there was one. */
-export function gateDates({ pathway, episode: { onsetOn, surgeryOn } }: CaseFile) {
-  const counted = pathway.countsFrom === "surgery" ? (surgeryOn ?? onsetOn) : onsetOn;
-  return surgeryOn === undefined ? { onsetOn: counted } : { onsetOn: counted, surgeryOn };
+/** The day minimum times count from, the operation's where there was one, and that of an injury anew. */
+export function gateDates(file: CaseFile) {
+  const { onsetOn, surgeryOn } = withEvents(file).episode;
+  const again = reinjuredOn(file);
+  const injured = again !== undefined && again > onsetOn ? again : onsetOn;
+  const counted = file.pathway.countsFrom === "surgery" ? (surgeryOn ?? injured) : injured;
+  return {
+    onsetOn: counted,
+    ...(surgeryOn === undefined ? {} : { surgeryOn }),
+    ...(again === undefined ? {} : { reinjuredOn: again }),
+  };
 }

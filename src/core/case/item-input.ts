@@ -1,4 +1,5 @@
 import type { DecideInput, SignedChange, StopSignal } from "~/core/decision/record/decide-input";
+import { conditionsAt } from "~/core/condition/condition";
 import { suspends, type ScopedItem, type SeenIn } from "~/core/decision/stop-scope";
 import { stopSignal } from "~/core/intake/stop-signal";
 import { standingResults } from "~/core/measure/measure";
@@ -27,7 +28,7 @@ export function itemInput(
   const decisions = decisionsOf(file, item.id);
   const last = decisions.at(-1);
   const clearedAt = clearedLast(file, item.exerciseId);
-  const [halt] = haltsOf(file);
+  const halted = haltsOf(file)[0]?.code ?? stilledBy(file);
   const maximumN = maximumFor(file, exercise, current.prescription);
   return {
     exercise,
@@ -41,13 +42,17 @@ export function itemInput(
     changes: changesOf(decisions),
     restrictions: limitsOf(file, stage),
     stopSignals: [...signalsFor(file, scoped(file, item)), ...pinchesKept(file, item.exerciseId)],
-    ...(halt === undefined ? {} : { halted: halt.code }),
+    ...(halted === undefined ? {} : { halted }),
     ...(maximumN === null ? {} : { maximumN }),
     ...(last === undefined ? {} : { answeredAt: last.at }),
     ...(last === undefined || last.at <= current.from ? {} : { leftAsIsAt: last.at }),
     ...(clearedAt === undefined ? {} : { clearedAt }),
   };
 }
+
+/** A condition of the person that lets nothing get harder while it lasts. */
+const stilledBy = (file: CaseFile) =>
+  conditionsAt(file.conditions ?? [], file.asOf).find(({ stills }) => stills === true)?.code;
 
 /** The signed decisions on an item up to `asOf`, oldest first. */
 function decisionsOf(file: CaseFile, itemId: string): CaseFile["decisions"] {

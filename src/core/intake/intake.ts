@@ -25,6 +25,7 @@ export const illnesses = [
   "inflammatory",
   "pregnancy",
   "low-energy-intake",
+  "nerve-loss",
 ] as const;
 
 /** What a plan must fit into: time, kit, positions, the surgeon's limits. */
@@ -61,7 +62,16 @@ export const Intake = Type.Object(
     onsetOn: date,
     cause: oneOf(causes),
     surgery: Type.Optional(
-      Type.Object({ on: date, procedure: words(60), graft: Type.Optional(words(40)) }, closed),
+      Type.Object(
+        {
+          on: date,
+          procedure: words(60),
+          graft: Type.Optional(words(40)),
+          /** Codes of what was done besides. */
+          also: Type.Optional(Type.Array(words(60), { maxItems: 7 })),
+        },
+        closed,
+      ),
     ),
     redFlags: Type.Array(words(40), { maxItems: 40 }),
     /** Red flags that were ticked and are not any more, each with why. */
@@ -71,6 +81,7 @@ export const Intake = Type.Object(
     medicines: Type.Array(oneOf(medicines), { maxItems: 10 }),
     illnesses: Type.Array(oneOf(illnesses), { maxItems: 10 }),
     fellLastYear: Type.Boolean(),
+    fearsFalling: Type.Optional(Type.Boolean()),
     history: Type.Optional(Type.String({ maxLength: 1000 })),
     tasks: Type.Array(
       Type.Object({ text: words(120), rating: Type.Integer({ minimum: 0, maximum: 10 }) }, closed),

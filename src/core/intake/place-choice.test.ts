@@ -43,7 +43,6 @@ function place(exercises: Exercise[], over: Partial<Intake> = {}, named = exerci
   if (!first) throw new Error("no stage");
   const pathway: Pathway = {
     ...groin,
-    timedLimits: [],
     stages: [
       {
         ...first,
@@ -60,6 +59,7 @@ function place(exercises: Exercise[], over: Partial<Intake> = {}, named = exerci
     exercises,
     measures: startingMeasures,
     results: [],
+    known: [],
     today,
     book: bookFor({ heightM: 1.75 }),
   });
@@ -182,7 +182,6 @@ describe("the minutes of a day", () => {
       intake: someIntake("groin-strain", { onsetOn: today, minutesPerDay: 9 }),
       pathway: {
         ...groin,
-        timedLimits: [],
         stages: [
           {
             ...first,
@@ -198,6 +197,7 @@ describe("the minutes of a day", () => {
       exercises: [{ ...calf, lane: "calf" }, work("long", 6)],
       measures: startingMeasures,
       results: [],
+      known: [],
       today,
       book: bookFor({ heightM: 1.75 }),
     });

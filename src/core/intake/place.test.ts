@@ -21,6 +21,7 @@ const place = (intake: Intake, results: MeasureResult[] = [], on = today) =>
     exercises: startingExercises,
     measures: startingMeasures,
     results,
+    known: [],
     today: on,
     book,
   });

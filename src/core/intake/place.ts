@@ -5,7 +5,6 @@ import { planMinutes } from "~/core/dose/plan-minutes";
 import { oneOf } from "~/core/schema/one-of";
 import { evaluateGate } from "~/core/gate/evaluate-gate";
 import type { Measure, MeasureResult } from "~/core/measure/measure";
-import { datedLimits } from "~/core/pathway/dated-limits";
 import type { Pathway, Stage } from "~/core/pathway/pathway";
 import { Lane, phases, type Phase } from "~/core/exercise/body";
 import { firstPrescription, type Exercise, type Variant } from "~/core/exercise/exercise";
@@ -70,6 +69,8 @@ export interface PlaceInput {
   readonly measures: readonly Measure[];
   readonly results: readonly MeasureResult[];
   readonly today: string;
+  /** What the operation and the conditions of the person limit. */
+  readonly known: readonly Restriction[];
   /** What settings ask of this body. */
   readonly book: DemandBook;
 }
@@ -86,10 +87,10 @@ const alternativesShown = 6;
 export function placePatient(input: PlaceInput): Placing {
   const { intake, pathway, today } = input;
   const { stage, reasons } = placedStage(input);
-  const counted = intake.surgery?.on ?? intake.onsetOn;
+  const counted = operatedOn(intake, today) ?? intake.onsetOn;
   const limits: Restriction[] = [
     ...intake.limits,
-    ...datedLimits(pathway, counted, intake.surgery?.graft),
+    ...input.known,
     ...stage.limits,
     ...personalLimits(intake),
   ];
@@ -107,13 +108,17 @@ export function placePatient(input: PlaceInput): Placing {
   };
 }
 
+/** The day of an operation that has been done; a planned date is none. */
+const operatedOn = ({ surgery }: Intake, today: string) =>
+  surgery !== undefined && surgery.on <= today ? surgery.on : undefined;
+
 function placedStage({ intake, pathway, measures, results, today }: PlaceInput): {
   stage: Stage;
   reasons: PlacingReason[];
 } {
-  const operated = intake.surgery !== undefined && intake.surgery.on <= today;
-  const from = pathway.stages.findIndex((stage) => !(operated && stage.beforeSurgery));
-  const counted = pathway.countsFrom === "surgery" ? (intake.surgery?.on ?? intake.onsetOn) : intake.onsetOn;
+  const operated = operatedOn(intake, today);
+  const from = pathway.stages.findIndex((stage) => !(operated !== undefined && stage.beforeSurgery));
+  const counted = pathway.countsFrom === "surgery" ? (operated ?? intake.onsetOn) : intake.onsetOn;
   for (const [n, stage] of pathway.stages.entries()) {
     if (n < from) continue;
     if (!stage.gate) return { stage, reasons: [{ code: "last-stage", values: {} }] };

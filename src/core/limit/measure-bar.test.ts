@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { measureByCode } from "~/catalogue/measures/all";
+import { codesOfOperation, proceduresOf } from "~/catalogue/procedures/all";
+import { operationLimits } from "~/core/event/operation-limits";
 import { startingPathways } from "~/catalogue/pathways/all";
-import { datedLimits } from "~/core/pathway/dated-limits";
 import { addDays } from "~/core/schedule/local-day";
 import { measuresIn } from "~/core/gate/measures-in";
 import { barToMeasure } from "./measure-bar";
@@ -60,7 +61,12 @@ it("no gate of a pathway asks for a test that its own stage or calendar forbids 
       const day = addDays(onset, Math.max(stage.gate.minimumDaysSinceOnset, stage.gate.minimumDaysInStage));
       // Nothing counts from an operation before there was one.
       const grafts = stage.beforeSurgery ? [] : (pathway.grafts ?? [undefined]);
-      const limits = [...stage.limits, ...grafts.flatMap((graft) => datedLimits(pathway, onset, graft))];
+      const [name = ""] = pathway.procedures ?? [];
+      const codes = codesOfOperation(name);
+      const limits = [
+        ...stage.limits,
+        ...grafts.flatMap((graft) => operationLimits(proceduresOf(codes), { on: onset, graft })),
+      ];
       const asked = stage.gate.criteria.filter(({ required }) => required).flatMap(measuresIn);
       return asked.flatMap((code) => {
         const found = barToMeasure(measureByCode(code), limits, day);

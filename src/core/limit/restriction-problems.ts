@@ -40,6 +40,8 @@ function kindProblems(limit: Restriction): FieldProblem[] {
         ...problemIf((leastDeg ?? -Infinity) > (mostDeg ?? Infinity), "/mostDeg", "is less than leastDeg"),
       ];
     }
+    case "weight":
+      return problemIf(limit.mostShare > 1, "/mostShare", "is more than the body weighs");
     case "kit":
       return limit.available.flatMap((piece, n) =>
         problemIf(!kitByCode(piece), `/available/${n}`, `${piece} is not a piece of kit`),

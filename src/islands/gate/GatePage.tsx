@@ -1,3 +1,4 @@
+import ConditionChips from "~/islands/frame/ConditionChips";
 import { useState } from "react";
 import type { GateView } from "~/contract/gate";
 import { label, sayDate, sayNumber, t } from "~/messages/say";
@@ -32,6 +33,7 @@ function GatePage({ view: loaded }: { view: GateView }) {
             {person.givenName} {person.familyName}, {t("stair.years", { age: view.age })} · {view.activity} ·{" "}
             {view.diagnosis}, <strong>{t(`side.${view.involvedSide}`)}</strong>
           </p>
+          <ConditionChips conditions={person.conditions} />
           <p className="text-base-content/80 text-sm">
             {view.pathwayName} · {t("gate.onset", { date: sayDate(view.onsetOn) })}
             {view.surgeryOn && ` · ${t("gate.surgery", { date: sayDate(view.surgeryOn) })}`} ·{" "}

@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from "react";
 import type { Problem } from "~/contract/problem";
 import type { LibraryAnswer } from "~/contract/library";
 import { call } from "~/islands/frame/call";
+import ConditionChips from "~/islands/frame/ConditionChips";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { t } from "~/messages/say";
 import { moveAmongCards } from "./card-keys";
@@ -80,6 +81,7 @@ function LibraryPage({ answer: first, query: asked, pathways, mayAdd }: Props) {
           {t("library.found", { exercises: answer.exercises.length, variants: answer.variantCount })}
           {patient && ` · ${t("plan.stage", { stage: patient.stageName })}`}
         </p>
+        {patient && <ConditionChips conditions={patient.person.conditions} />}
         <span className="ml-auto" />
         {patient ? (
           <a className="btn bg-base-100 border-base-300" href={`/episodes/${patient.episodeId}`}>

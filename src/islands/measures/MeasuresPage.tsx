@@ -2,6 +2,7 @@ import { v7 as uuid } from "uuid";
 import { useEffect, useMemo, useState } from "react";
 import type { MeasuresView } from "~/contract/measures";
 import { useWrite } from "~/islands/frame/use-write";
+import ConditionChips from "~/islands/frame/ConditionChips";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayNumber, t } from "~/messages/say";
 import EntryGrid from "./EntryGrid";
@@ -64,6 +65,7 @@ function MeasuresPage({ view: loaded }: { view: MeasuresView }) {
           <p className="text-base-content/80">
             {t("measures.involved", { side: t(`side.${view.involvedSide}`), stage: view.stageName })}
           </p>
+          <ConditionChips conditions={view.person.conditions} />
         </div>
         <div className="ml-auto flex flex-wrap gap-2">
           <a className="btn bg-base-100 border-base-300" href={`/episodes/${view.episodeId}/gate`}>

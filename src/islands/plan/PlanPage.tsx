@@ -2,6 +2,7 @@ import { useState } from "react";
 import type { Problem } from "~/contract/problem";
 import type { PlanView } from "~/contract/plan";
 import type { Lane } from "~/core/exercise/body";
+import ConditionChips from "~/islands/frame/ConditionChips";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayNumber, t } from "~/messages/say";
 import CatalogueSearch from "./CatalogueSearch";
@@ -34,6 +35,7 @@ function PlanPage({ plan: loaded }: { plan: PlanView }) {
             {t("plan.stage", { stage: plan.stageName })}
             {plan.limits.length > 0 && ` · ${plan.limits.join("; ")}`}
           </p>
+          <ConditionChips conditions={person.conditions} />
         </div>
         <p className="ml-auto text-right" data-testid="plan-sum">
           <strong className="text-xl">

@@ -56,6 +56,26 @@ const bodies: Bodies = {
   decision: ({ decision }, record) => <DecisionBody decision={decision} record={record} />,
   stage: ({ stageName, reason }) => <p>{t("record.stageLine", { stage: stageName, reason })}</p>,
   school: ({ school, reason }) => <p>{t("record.schoolLine", { school: t(`school.${school}`), reason })}</p>,
+  event: ({ event, on, procedures, graft, corrects, withdrawn, reason }) => (
+    <>
+      <p className="font-semibold">
+        {[
+          t(`event.${event}`),
+          sayDate(on),
+          ...procedures,
+          ...(graft ? [t("history.graftOf", { graft })] : []),
+        ].join(", ")}
+      </p>
+      <p>
+        {withdrawn ? `${t("history.withdrawn")} ` : corrects ? `${t("history.corrects")} ` : ""}
+        {reason}
+      </p>
+    </>
+  ),
+  condition: ({ asks, present, reason }) => (
+    <p>{t(present ? "history.conditionBegan" : "history.conditionEnded", { asks, reason })}</p>
+  ),
+  word: ({ criterion, reason }) => <p>{t("history.word", { criterion, reason })}</p>,
   clearance: ({ itemId, reason }, record) => (
     <p>
       {exerciseName(record, itemId)}: {reason}

@@ -1,3 +1,4 @@
+import ConditionChips from "~/islands/frame/ConditionChips";
 import { FilePen, Printer } from "lucide-react";
 import { useState } from "react";
 import type { RecordEntry, RecordView } from "~/contract/record";
@@ -20,6 +21,9 @@ const kinds: readonly Kind[] = [
   "signal",
   "suspect",
   "document",
+  "event",
+  "condition",
+  "word",
 ];
 
 /** The record of an episode, newest first. */
@@ -35,6 +39,7 @@ function RecordPage({ record }: { record: RecordView }) {
         <p className="text-base-content/80">
           {record.person.givenName} {record.person.familyName} · {record.person.activity}
         </p>
+        <ConditionChips conditions={record.person.conditions} />
         <div className="ml-auto flex flex-wrap gap-2 print:hidden">
           <a className="btn" href={`/api/episodes/${record.episodeId}/case`} download>
             {t("stair.export")}

@@ -3,6 +3,7 @@ import type { Problem } from "~/contract/problem";
 import type { StairView } from "~/contract/episode";
 import type { SchoolComparison } from "~/core/review/compare-schools";
 import { call } from "~/islands/frame/call";
+import ConditionChips from "~/islands/frame/ConditionChips";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayDate, t } from "~/messages/say";
 import SchoolsTable from "./SchoolsTable";
@@ -32,6 +33,7 @@ function SchoolsPage({ stair }: { stair: StairView }) {
         <p className="text-base-content/80">
           {stair.person.givenName} {stair.person.familyName}
         </p>
+        <ConditionChips conditions={stair.person.conditions} />
         <label className="ml-auto flex max-w-full flex-wrap items-center gap-2 text-sm font-medium">
           {t("schools.exercise")}
           <select

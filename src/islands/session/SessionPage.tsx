@@ -4,6 +4,7 @@ import { FormProvider, useForm } from "react-hook-form";
 import type { CaseSession } from "~/core/case/case-file";
 import type { StairView, Written } from "~/contract/episode";
 import type { KeptSessionDraft } from "~/contract/daily";
+import ConditionChips from "~/islands/frame/ConditionChips";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import RaiseSignal from "~/islands/stair/RaiseSignal";
 import SignalBanner from "~/islands/stair/SignalBanner";
@@ -108,6 +109,7 @@ function SessionPage({ stair: loaded, kept, correcting }: Props) {
             <strong>{t(`side.${stair.involvedSide}`)}</strong> ·{" "}
             {t("stair.sinceOnset", { days: stair.daysSinceOnset })}
           </p>
+          <ConditionChips conditions={stair.person.conditions} />
           <div className="ml-auto">
             <RaiseSignal stair={stair} onRaised={setStair} />
           </div>

@@ -1,4 +1,5 @@
 import type { StairView } from "~/contract/episode";
+import LimitTimeline from "~/islands/frame/LimitTimeline";
 import { sayDate, t } from "~/messages/say";
 
 /** What the chosen stage is for, and what the patient should be told. */
@@ -25,9 +26,10 @@ export default function StageBox({ stair, code }: { stair: StairView; code: stri
       </p>
       {stage.caution && <p className="text-error text-sm font-medium">{stage.caution}</p>}
       {code === stair.stage && stair.restrictions.length > 0 && (
-        <p className="text-sm font-medium" data-testid="limits">
-          {t("stair.limits")}: {stair.restrictions.map(sayLimit).join("; ")}
-        </p>
+        <div className="mt-1" data-testid="limits">
+          <h3 className="text-sm font-semibold">{t("stair.limits")}</h3>
+          <LimitTimeline limits={stair.restrictions} today={stair.today} />
+        </div>
       )}
       {unfilled.length > 0 && (
         <p className="text-warning text-sm font-medium">
@@ -36,8 +38,4 @@ export default function StageBox({ stair, code }: { stair: StairView; code: stri
       )}
     </section>
   );
-}
-
-function sayLimit({ says, until }: StairView["restrictions"][number]): string {
-  return until === null ? says : `${says} (${t("stair.until", { date: sayDate(until) })})`;
 }

@@ -1,10 +1,11 @@
-import { ClipboardList, ListChecks, NotebookPen, Ruler } from "lucide-react";
+import { CalendarClock, ClipboardList, ListChecks, NotebookPen, Ruler } from "lucide-react";
 import { useEffect, useState } from "react";
 import { later } from "~/islands/frame/later";
 import type { Problem } from "~/contract/problem";
 import type { StairView } from "~/contract/episode";
 import type { PainSchoolCode } from "~/core/response/pain-school";
 import { call } from "~/islands/frame/call";
+import ConditionChips from "~/islands/frame/ConditionChips";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayDate, t } from "~/messages/say";
 import LaneList from "./LaneList";
@@ -20,12 +21,19 @@ import { island } from "~/islands/frame/island";
 
 const ReportForm = later(() => import("./ReportForm"));
 
+function saySurgery({ daysSince, procedures, graft }: NonNullable<StairView["surgery"]>): string {
+  const done = [...procedures, ...(graft ? [t("history.graftOf", { graft })] : [])].join(", ");
+  const weeks = Math.floor(daysSince / 7);
+  return t("stair.sinceSurgery", { days: daysSince, weeks, done: done ? ` (${done})` : "" });
+}
+
 const pageKeys: Readonly<Record<string, string>> = {
   s: "session",
   r: "record",
   p: "plan",
   m: "measures",
   g: "gate",
+  h: "history",
 };
 
 /** Where a patient stands, what holds them back, and what to sign next. */
@@ -71,11 +79,16 @@ function StairPage({ stair: loaded }: { stair: StairView }) {
         <h1 className="text-2xl leading-tight font-bold">
           {stair.person.givenName} {stair.person.familyName}
         </h1>
+        <ConditionChips conditions={stair.person.conditions} />
         <div className="grid w-full grid-cols-2 gap-2 sm:ml-auto sm:flex sm:w-auto sm:flex-wrap">
           <RaiseSignal stair={stair} onRaised={(next) => accept(next, t("signals.open"))} />
           <a className="btn bg-base-100 border-base-300" href={`${here}/measures`}>
             <Ruler className="size-5" aria-hidden />
             {t("stair.measures")}
+          </a>
+          <a className="btn bg-base-100 border-base-300" href={`${here}/history`}>
+            <CalendarClock className="size-5" aria-hidden />
+            {t("stair.history")}
           </a>
           <a className="btn bg-base-100 border-base-300" href={`${here}/plan`}>
             <ListChecks className="size-5" aria-hidden />
@@ -95,6 +108,9 @@ function StairPage({ stair: loaded }: { stair: StairView }) {
         {t("stair.years", { age: stair.age })} · {stair.person.activity} · {stair.diagnosis},{" "}
         <strong>{t(`side.${stair.involvedSide}`)}</strong> ·{" "}
         {t("stair.sinceOnset", { days: stair.daysSinceOnset })}
+        {stair.surgery && ` · ${saySurgery(stair.surgery)}`}
+        {stair.plannedOn && ` · ${t("stair.planned", { date: sayDate(stair.plannedOn) })}`}
+        {stair.elsewhere.length > 0 && ` · ${t("stair.elsewhere", { problems: stair.elsewhere.join("; ") })}`}
       </p>
       {stair.target && (
         <p

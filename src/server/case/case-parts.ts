@@ -4,7 +4,7 @@ import type { Columns, FactDefinition } from "~/server/facts/fact";
 import { readFacts, type ByEpisode, type FactRead } from "~/server/facts/sql";
 import { readDefinitionHashes } from "./definition-repository";
 import { readElsewhere } from "./elsewhere-repository";
-import { readIrritabilities } from "./irritability-repository";
+import { readIntakeAnswers } from "./intake-answers-repository";
 
 type ColumnsOf<N extends FactName> = (typeof facts)[N] extends FactDefinition<infer C> ? C : never;
 /** A fact of this kind as it is read. */
@@ -17,7 +17,7 @@ const isCaseFact = (name: FactName): name is CaseFact => facts[name].inCase;
 /** Parts of an episode that are not facts of its own. */
 const others = {
   hashes: readDefinitionHashes,
-  irritabilities: readIrritabilities,
+  answers: readIntakeAnswers,
   elsewhere: readElsewhere,
 };
 type Other = keyof typeof others;

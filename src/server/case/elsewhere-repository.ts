@@ -1,15 +1,22 @@
 import type { RowDataPacket } from "mysql2";
 import { v5 as uuidOf } from "uuid";
+import { standingEvents } from "~/core/event/standing-events";
+import type { Restriction } from "~/core/limit/restriction";
 import type { CaseSignal } from "~/core/case/case-file";
 import { stoppingPinch } from "~/core/decision/rules/stop";
 import { pinchGrade } from "~/core/response/judge-day";
 import type { SetRecord } from "~/core/response/session-record";
 import { fromDatabaseJson, fromDatabaseTime, type Queryable } from "~/server/db/connection";
+import { circumstances } from "~/server/facts/circumstances";
 import { clearances } from "~/server/facts/clearances";
+import { conditionChanges } from "~/server/facts/condition-changes";
+import { events } from "~/server/facts/events";
 import { items } from "~/server/facts/items";
 import { signalClearances } from "~/server/facts/signal-clearances";
 import { signals } from "~/server/facts/signals";
 import { readFacts, type ByEpisode } from "~/server/facts/sql";
+import { changesOfIntakes, type ConditionChange } from "./conditions-of";
+import { readIntakeAnswers } from "./intake-answers-repository";
 
 /** A stop signal of the person that was raised in another episode, with who raised and who cleared it. */
 export interface SignalElsewhere extends CaseSignal {
@@ -17,21 +24,37 @@ export interface SignalElsewhere extends CaseSignal {
   readonly clearedBy: string | null;
 }
 
+/** What is known of a person from their other episodes. */
+export interface Elsewhere {
+  readonly signals: readonly SignalElsewhere[];
+  /** Conditions that the other episodes' intakes and signatures said of the person. */
+  readonly conditions: readonly ConditionChange[];
+  /** Limits of the other episodes that are still active. */
+  readonly limits: readonly Restriction[];
+  /** Words of what else hurts. */
+  readonly problems: readonly string[];
+}
+
+/** Facts are from the past: all of them count. */
+const everSince = "9999-12-31T00:00:00.000Z";
+
 interface Sibling {
+  readonly involvedSide: "left" | "right" | "both";
+  readonly isActive: boolean;
   readonly episodeId: string;
   readonly otherId: string;
   readonly diagnosis: string;
 }
 
 /**
- * Stop signals that belong to the person of an episode and were raised in another one, pinches and blocks written down there
- * included. One query where nobody has two episodes.
+ * What bears on an episode from the person's other ones: stop signals, pinches and blocks written down there included,
+ * conditions, limits. One query where nobody has two episodes.
  */
 export async function readElsewhere(
   db: Queryable,
   clinicId: string,
   episodeIds: readonly string[],
-): Promise<ByEpisode<SignalElsewhere>> {
+): Promise<ByEpisode<Elsewhere>> {
   const siblings = await readSiblings(db, clinicId, episodeIds);
   if (siblings.length === 0) return new Map();
   const others = [...new Set(siblings.map(({ otherId }) => otherId))];
@@ -40,8 +63,12 @@ export async function readElsewhere(
   const planned = await readFacts(db, items, clinicId, others);
   const itemClearances = await readFacts(db, clearances, clinicId, others);
   const pinches = await readPinches(db, clinicId, others);
-  const found = new Map<string, SignalElsewhere[]>();
-  for (const { episodeId, otherId, diagnosis } of siblings) {
+  const answers = await readIntakeAnswers(db, clinicId, others);
+  const changes = await readFacts(db, conditionChanges, clinicId, others);
+  const settings = await readFacts(db, circumstances, clinicId, others);
+  const happened = await readFacts(db, events, clinicId, others);
+  const found = new Map<string, Elsewhere[]>();
+  for (const { episodeId, otherId, diagnosis, involvedSide, isActive } of siblings) {
     const plan = new Map((planned.get(otherId) ?? []).map((item) => [item.id, item]));
     const seenIn = (itemId: string | undefined) => {
       const item = itemId === undefined ? undefined : plan.get(itemId);
@@ -75,7 +102,20 @@ export async function readElsewhere(
         clearedBy: end?.by ?? null,
       };
     });
-    found.set(episodeId, [...(found.get(episodeId) ?? []), ...own, ...written]);
+    const conditions = [...changesOfIntakes(answers.get(otherId) ?? []), ...(changes.get(otherId) ?? [])];
+    const typed = settings.get(otherId)?.at(-1)?.circumstances.limits ?? [];
+    const operated = standingEvents(happened.get(otherId) ?? [], everSince).flatMap(
+      ({ limits }) => limits ?? [],
+    );
+    found.set(episodeId, [
+      ...(found.get(episodeId) ?? []),
+      {
+        signals: [...own, ...written],
+        conditions,
+        limits: isActive ? [...typed, ...operated] : [],
+        problems: isActive ? [`${diagnosis}, ${involvedSide}`] : [],
+      },
+    ]);
   }
   return found;
 }
@@ -83,7 +123,7 @@ export async function readElsewhere(
 /** The other episodes of the same person, closed ones too. */
 async function readSiblings(db: Queryable, clinicId: string, ids: readonly string[]): Promise<Sibling[]> {
   const [rows] = await db.query<RowDataPacket[]>(
-    `SELECT e.id, o.id AS other_id, o.diagnosis_text
+    `SELECT e.id, o.id AS other_id, o.diagnosis_text, o.involved_side, o.ended_at
        FROM episodes e
        JOIN episodes o ON o.clinic_id = e.clinic_id AND o.person_id = e.person_id AND o.id <> e.id
       WHERE e.clinic_id = ? AND e.id IN (?)
@@ -94,6 +134,8 @@ async function readSiblings(db: Queryable, clinicId: string, ids: readonly strin
     episodeId: String(row["id"]),
     otherId: String(row["other_id"]),
     diagnosis: String(row["diagnosis_text"]),
+    involvedSide: row["involved_side"],
+    isActive: row["ended_at"] === null,
   }));
 }
 

@@ -2,6 +2,7 @@ import { bookOf } from "./body-of";
 import type { DemandBook } from "~/core/demand/demand-book";
 import { caseDays, type CaseDay } from "~/core/case/case-days";
 import { caseFormat, caseVersion, type CaseFile, type CaseItem } from "~/core/case/case-file";
+import { withEvents } from "~/core/case/with-events";
 import { Circumstances, personalLimits } from "~/core/intake/intake";
 import { measureAsks } from "~/catalogue/measures/asks";
 import type { Measure } from "~/core/measure/measure";
@@ -11,6 +12,7 @@ import type { Restriction } from "~/core/limit/restriction";
 import { reviewCase, type CaseReview } from "~/core/review/review-case";
 import { daysBetween, localDay } from "~/core/schedule/local-day";
 import { check } from "~/core/schema/check";
+import { changesOfIntakes, conditionsOfAge, conditionsOver } from "./conditions-of";
 import type { CaseParts } from "./case-parts";
 import type { Definition } from "./definition-repository";
 import type { SignalElsewhere } from "./elsewhere-repository";
@@ -41,7 +43,11 @@ export function judgedAt(head: EpisodeHead, made: MadeCase, zone: string, asOf: 
   const ageYears = Math.floor(daysBetween(head.person.bornOn, localDay(asOf, zone)) / 365.2425);
   const { normGroup } = head.person;
   const person = { ageYears: Math.max(0, ageYears), ...(normGroup === null ? {} : { normGroup }) };
-  const file = { ...made.file, zone, asOf, person };
+  const conditions = [
+    ...(made.file.conditions ?? []),
+    ...conditionsOfAge(person.ageYears, made.file.pathway.region, head.startedAt),
+  ];
+  const file = withEvents({ ...made.file, zone, asOf, person, conditions });
   const days = once(() => caseDays(file));
   const book = once(() => bookOf(file));
   return { ...made, head, file, days, book, review: once(() => reviewCase(file, { book: book() })) };
@@ -65,7 +71,7 @@ export function madeOf(
   if (!pathway) throw new Error(`episode without its pathway`);
   // What was signed last about a person's week and limits takes the place of what the intake said.
   const settings = parts.circumstances;
-  const irritability = parts.irritabilities.at(-1);
+  const irritability = parts.answers.at(-1)?.irritability;
   const file: CaseFile = {
     format: caseFormat,
     version: caseVersion,
@@ -86,6 +92,13 @@ export function madeOf(
     stageMoves: parts.stageMoves.map((move) => without(move, "by")),
     schools: parts.schools.map((school) => without(school, "by")),
     passings: parts.passings.map((passing) => without(passing, "by")),
+    events: parts.events.map((event) => without(event, "by")),
+    conditions: conditionsOver([
+      ...changesOfIntakes(parts.answers),
+      ...parts.conditionChanges,
+      ...parts.elsewhere.flatMap(({ conditions }) => conditions),
+    ]),
+    limitsElsewhere: parts.elsewhere.flatMap(({ limits }) => limits),
     criterionWords: parts.criterionWords.map((word) => without(word, "by")),
     restrictions: parts.restrictions.map(({ limit }) => limit),
     limitSettings: settings.map(({ at, circumstances: set }) => ({ at, restrictions: limitsOf(set) })),
@@ -165,7 +178,7 @@ export function signalsOf({
       clearedBy: cleared?.by ?? null,
     };
   });
-  return [...own, ...elsewhere];
+  return [...own, ...elsewhere.flatMap(({ signals: raised }) => raised)];
 }
 
 function grouped<T>(entries: readonly T[], key: (entry: T) => string): Map<string, T[]> {

@@ -11,6 +11,7 @@ import { exerciseSearch, type ExerciseHit } from "~/core/progression/exercise-se
 import { obstacle } from "~/core/limit/obstacle";
 import { localDay } from "~/core/schedule/local-day";
 import { signingRoles } from "~/contract/roles";
+import { patientName } from "~/server/case/patient-name";
 import type { StaffContext } from "~/server/staff-context";
 import type { LoadedCase } from "~/server/case/make-case";
 import { loadEpisode, noteRead } from "~/server/case/load-episode";
@@ -87,12 +88,12 @@ function hindrance(
 }
 
 /** For whom a library is filtered: who, which side, how tall, at which stage. */
-export function patientOf(staff: StaffContext, { head, file }: LoadedCase): LibraryPatient {
+export function patientOf(staff: StaffContext, loaded: LoadedCase): LibraryPatient {
+  const { head, file } = loaded;
   const stage = stageOf(file.pathway, moveInForce(file).stage);
-  const { givenName, familyName } = head.person;
   return {
     episodeId: head.id,
-    person: { givenName, familyName },
+    person: patientName(loaded),
     involvedSide: head.involvedSide,
     heightM: measuredHeight(file),
     pathway: file.pathway.code,

@@ -1,6 +1,9 @@
+import { conditionByCode } from "~/catalogue/conditions/all";
+import { proceduresOf } from "~/catalogue/procedures/all";
 import type { RecordEntry, RecordView } from "~/contract/record";
 import { isLateReport } from "~/core/response/training-day-state";
 import { prescriptionInForce } from "~/core/case/in-force";
+import { patientName } from "~/server/case/patient-name";
 import type { StaffContext } from "~/server/staff-context";
 import { pool } from "~/server/db/connection";
 import { documents as documentFacts } from "~/server/facts/documents";
@@ -18,7 +21,6 @@ export async function readRecord(staff: StaffContext, id: string): Promise<Recor
 /** The record of a case that is loaded already. */
 export async function recordView(staff: StaffContext, loaded: LoadedCase): Promise<RecordView> {
   const { head, file } = loaded;
-  const { givenName, familyName, activity } = head.person;
   const documents = (await readFacts(pool(), documentFacts, staff.clinicId, [head.id])).get(head.id) ?? [];
   const all = [
     ...entries(loaded),
@@ -35,7 +37,7 @@ export async function recordView(staff: StaffContext, loaded: LoadedCase): Promi
     episodeId: head.id,
     zone: file.zone,
     involvedSide: file.episode.involvedSide,
-    person: { givenName, familyName, activity },
+    person: { ...patientName(loaded), activity: head.person.activity },
     items: file.items.flatMap((item) => {
       const exercise = file.exercises.find((e) => e.id === item.exerciseId);
       const { dose } = prescriptionInForce(item, file.asOf).prescription;
@@ -93,6 +95,33 @@ function entries(loaded: LoadedCase): RecordEntry[] {
       itemId,
       reason,
     })),
+    ...parts.events.map((event): RecordEntry => ({
+      kind: "event",
+      at: event.at,
+      by: event.by,
+      event: event.kind,
+      on: event.on,
+      procedures: proceduresOf(event.procedures ?? []).map(({ name }) => name),
+      graft: event.graft ?? null,
+      corrects: event.supersedes !== undefined,
+      withdrawn: event.withdrawn ?? false,
+      reason: event.reason,
+    })),
+    ...parts.conditionChanges.map(({ at, by: who, code, present, reason }): RecordEntry => ({
+      kind: "condition",
+      at,
+      by: who,
+      asks: conditionByCode(code).asks,
+      present,
+      reason,
+    })),
+    ...parts.criterionWords.map(({ at, by: who, stage, criterion, reason }): RecordEntry => ({
+      kind: "word",
+      at,
+      by: who,
+      criterion: criterionName(file, stage, criterion),
+      reason,
+    })),
     ...visits(loaded),
     ...signalsOf(parts).map(({ at, by: who, code, itemId, note, cleared, clearedBy }): RecordEntry => ({
       kind: "signal",
@@ -112,6 +141,12 @@ function entries(loaded: LoadedCase): RecordEntry[] {
       reason,
     })),
   ];
+}
+
+/** What a criterion of a stage's gate is called. */
+function criterionName({ pathway }: LoadedCase["file"], stage: string, id: string): string {
+  const gate = pathway.stages.find(({ code }) => code === stage)?.gate;
+  return gate?.criteria.find((criterion) => criterion.id === id)?.name ?? id;
 }
 
 function exerciseName(file: LoadedCase["file"], itemId: string | undefined): string | null {

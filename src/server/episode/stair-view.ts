@@ -1,3 +1,5 @@
+import { proceduresOf } from "~/catalogue/procedures/all";
+import { standingEvents } from "~/core/event/standing-events";
 import { measuredHeight } from "~/core/case/measured-height";
 import type { StairItem, StairView } from "~/contract/episode";
 import { reportDays } from "~/core/caseload/caseload-state";
@@ -12,6 +14,7 @@ import type { Restriction } from "~/core/limit/restriction";
 import type { PainSchoolCode } from "~/core/response/pain-school";
 import { daysBetween, localDay } from "~/core/schedule/local-day";
 import { signingRoles } from "~/contract/roles";
+import { patientName } from "~/server/case/patient-name";
 import type { StaffContext } from "~/server/staff-context";
 import type { LoadedCase } from "~/server/case/make-case";
 import { openSignals } from "./open-signals";
@@ -23,7 +26,7 @@ export function stairView(staff: StaffContext, loaded: LoadedCase, preview?: Pai
     preview === undefined ? loaded.review() : reviewCase(file, { school: preview, book: loaded.book() });
   const stage = stageOf(file.pathway, review.stage);
   const today = localDay(file.asOf, file.zone);
-  const { bornOn, ...person } = head.person;
+  const { bornOn, activity } = head.person;
   const limits = limitsOf(file, stage);
   const days = reportDays(file, loaded.days());
   return {
@@ -32,13 +35,16 @@ export function stairView(staff: StaffContext, loaded: LoadedCase, preview?: Pai
     asOf: file.asOf,
     today,
     zone: file.zone,
-    person,
+    person: { ...patientName(loaded), activity },
     age: Math.floor(daysBetween(bornOn, today) / 365.2425),
     diagnosis: head.diagnosis,
     involvedSide: head.involvedSide,
     heightM: measuredHeight(file),
-    onsetOn: head.onsetOn,
-    daysSinceOnset: daysBetween(head.onsetOn, today),
+    onsetOn: file.episode.onsetOn,
+    daysSinceOnset: daysBetween(file.episode.onsetOn, today),
+    surgery: surgeryOf(loaded, today),
+    plannedOn: head.surgeryOn !== null && head.surgeryOn > today ? head.surgeryOn : null,
+    elsewhere: loaded.parts.elsewhere.flatMap(({ problems }) => problems),
     school: review.school,
     schoolInForce: schoolInForce(file),
     schoolReason: file.schools.at(-1)?.reason ?? "",
@@ -60,7 +66,7 @@ export function stairView(staff: StaffContext, loaded: LoadedCase, preview?: Pai
     ),
     restrictions: limits
       .filter((limit) => told(limit, today) && !saidWithEnd(limit, limits, today))
-      .map(({ says, until, origin }) => ({ says, until: until ?? null, origin })),
+      .map(({ says, from, until, origin }) => ({ says, from: from ?? null, until: until ?? null, origin })),
     openDay: days.open,
     reportDay: days.canReport,
     lastSessionOn: days.last,
@@ -71,6 +77,17 @@ export function stairView(staff: StaffContext, loaded: LoadedCase, preview?: Pai
     calls: staff.calls,
     maySign: signingRoles.includes(staff.role),
   };
+}
+
+/** The latest operation: what was done and how long ago. */
+function surgeryOf({ file }: LoadedCase, today: string): StairView["surgery"] {
+  const { surgeryOn, graft } = file.episode;
+  if (surgeryOn === undefined) return null;
+  const last = standingEvents(file.events ?? [], file.asOf)
+    .filter(({ kind }) => kind === "operation")
+    .at(-1);
+  const done = proceduresOf(last?.procedures ?? []).map(({ name }) => name);
+  return { on: surgeryOn, daysSince: daysBetween(surgeryOn, today), procedures: done, graft: graft ?? null };
 }
 
 const untold = new Set(["kit", "phases", "variants"]);

@@ -1,10 +1,12 @@
 import { attributions } from "./attributions";
 import { circumstances } from "./circumstances";
 import { clearances } from "./clearances";
+import { conditionChanges } from "./condition-changes";
 import { criterionWords } from "./criterion-words";
 import { decisions } from "./decisions";
 import { documents } from "./documents";
 import { endings } from "./endings";
+import { events } from "./events";
 import { intakes } from "./intakes";
 import { items } from "./items";
 import { passings } from "./passings";
@@ -26,6 +28,8 @@ export const facts = {
   schools,
   passings,
   criterionWords,
+  events,
+  conditionChanges,
   restrictions,
   circumstances,
   items,

@@ -15,5 +15,6 @@ export const circumstances = fact({
   by: "signed_by",
   order: ["at", "id"],
   inCase: true,
+  ofPerson: true,
   appendedBy: signingRoles,
 });

@@ -26,6 +26,7 @@ export const id = (name: string): Needed<string> => text(name);
 /** A local date; the driver hands dates over as text. */
 export const date = (name: string): Needed<string> => text(name);
 export const number = (name: string): Needed<number> => column(name, Number);
+export const flag = (name: string): Needed<boolean> => column(name, (raw) => Number(raw) === 1);
 export const instant = (name: string): Needed<string> =>
   column(name, (raw) => fromDatabaseTime(String(raw)), toDatabaseTime);
 export const json = <T>(name: string): Needed<T> =>

@@ -25,5 +25,6 @@ export const intakes = fact({
     "prescriptions",
     "signals",
     "signalClearances",
+    "events",
   ],
 });

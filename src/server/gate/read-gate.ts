@@ -2,6 +2,7 @@ import type { GateView } from "~/contract/gate";
 import { stageOf } from "~/core/pathway/pathway";
 import { daysBetween, localDay } from "~/core/schedule/local-day";
 import { signingRoles } from "~/contract/roles";
+import { patientName } from "~/server/case/patient-name";
 import type { StaffContext } from "~/server/staff-context";
 import type { LoadedCase } from "~/server/case/make-case";
 import { loadEpisode, noteRead } from "~/server/case/load-episode";
@@ -18,7 +19,7 @@ export function gateView(staff: StaffContext, loaded: LoadedCase): GateView {
   const review = loaded.review();
   const stage = stageOf(file.pathway, review.stage);
   const today = localDay(file.asOf, file.zone);
-  const { givenName, familyName, activity, bornOn } = head.person;
+  const { activity, bornOn } = head.person;
   const stageName = (code: string) => file.pathway.stages.find((s) => s.code === code)?.name ?? code;
   return {
     episodeId: head.id,
@@ -26,13 +27,14 @@ export function gateView(staff: StaffContext, loaded: LoadedCase): GateView {
     today,
     zone: file.zone,
     clinicName: staff.clinicName,
-    person: { givenName, familyName },
+    person: patientName(loaded),
     age: Math.floor(daysBetween(bornOn, today) / 365.2425),
     activity,
     diagnosis: head.diagnosis,
     involvedSide: file.episode.involvedSide,
     onsetOn: file.episode.onsetOn,
     surgeryOn: file.episode.surgeryOn ?? null,
+    beforeSurgery: stage.beforeSurgery === true,
     pathwayName: file.pathway.name,
     stages: file.pathway.stages.map(({ code, name }) => ({ code, name })),
     stage: stage.code,

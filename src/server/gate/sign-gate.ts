@@ -82,8 +82,9 @@ async function writeGate(
 
 function moveProblems(
   { action, stage, reason }: GateBody,
-  { stages, stage: present, gate }: GateView,
+  { stages, stage: present, gate, surgeryOn, beforeSurgery }: GateView,
 ): FieldProblem[] {
+  const leavesBeforeSurgery = action !== "back" && beforeSurgery && surgeryOn === null;
   const at = stages.findIndex(({ code }) => code === present);
   const to = stages.findIndex(({ code }) => code === stage);
   if (to < 0) return [{ path: "/stage", problem: "is not a stage of this pathway" }];
@@ -93,6 +94,10 @@ function moveProblems(
   if (gate?.rule === "gate-stop")
     return [
       { path: "/action", problem: "is not open: a stop signal is open. It is cleared in writing first" },
+    ];
+  if (leavesBeforeSurgery)
+    return [
+      { path: "/stage", problem: "comes after the operation: sign the operation with its procedures first" },
     ];
   if (to !== at + 1) return [{ path: "/stage", problem: "is not the next stage" }];
   if (action === "pass" && gate?.outcome !== "open")

@@ -8,7 +8,12 @@ import { intakeProblems, type Intake } from "~/core/intake/intake";
 import { placePatient, type Placing } from "~/core/intake/place";
 import { mostUrgent } from "~/core/intake/stop-signal";
 import type { Pathway } from "~/core/pathway/pathway";
-import { localDay } from "~/core/schedule/local-day";
+import { conditionByCode, conditionsOfIntake, isGrowing } from "~/catalogue/conditions/all";
+import { codesOfOperation, proceduresOf } from "~/catalogue/procedures/all";
+import { operationLimits, saysOfWeight } from "~/core/event/operation-limits";
+import { datedLimits } from "~/core/pathway/dated-limits";
+import type { Restriction } from "~/core/limit/restriction";
+import { daysBetween, localDay } from "~/core/schedule/local-day";
 import type { StaffContext } from "~/server/staff-context";
 import { now } from "~/server/clock";
 import { clinicCatalogue, type ClinicCatalogue } from "~/server/catalogue/clinic-catalogue";
@@ -31,6 +36,8 @@ export interface CheckedIntake {
   readonly placing: Placing;
   readonly today: string;
   readonly book: DemandBook;
+  /** What the operation and the conditions of the person limit. */
+  readonly known: readonly Restriction[];
 }
 
 /**
@@ -55,8 +62,10 @@ export async function checkIntake(
   if (problems.length > 0 || !pathway) throw refused(problems);
   const catalogue = await clinicCatalogue(staff.clinicId, db);
   const book = usualBook();
+  const known = knownLimits(intake, pathway, today);
   const placing = placePatient({
     book,
+    known,
     intake,
     pathway,
     exercises: catalogue.exercises,
@@ -64,5 +73,35 @@ export async function checkIntake(
     results: [],
     today,
   });
-  return { pathway, catalogue, placing, today, book };
+  return { pathway, catalogue, placing, today, book, known };
+}
+
+/** What an operation that has been done limits, by what it consisted of; its day decides how long. */
+export function surgeryLimits({ surgery, limits }: Intake, today: string): Restriction[] {
+  if (!surgery || surgery.on > today) return [];
+  const { on, graft } = surgery;
+  return operationLimits(proceduresOf(surgeryCodes(surgery)), {
+    on,
+    graft,
+    weightIsWritten: saysOfWeight(limits),
+  });
+}
+
+/** Codes of everything that was done in an intake's operation. */
+export const surgeryCodes = ({ procedure, also = [] }: NonNullable<Intake["surgery"]>): string[] => [
+  ...new Set([...codesOfOperation(procedure), ...also]),
+];
+
+function knownLimits(intake: Intake, pathway: Pathway, today: string): Restriction[] {
+  const ageYears = Math.floor(daysBetween(intake.person.bornOn, today) / 365.2425);
+  const codes = [
+    ...conditionsOfIntake(intake),
+    ...(isGrowing(ageYears, pathway.region) ? (["growing"] as const) : []),
+  ];
+  const byCalendar = pathway.countsFrom === "surgery" ? [] : datedLimits(pathway, intake.onsetOn, undefined);
+  return [
+    ...surgeryLimits(intake, today),
+    ...codes.flatMap((code) => conditionByCode(code).limits),
+    ...byCalendar,
+  ];
 }

@@ -1,13 +1,11 @@
 import { v7 as uuid } from "uuid";
 import { measuresOf } from "~/catalogue/pathways/measures-of";
-import { personalLimits, type Intake } from "~/core/intake/intake";
+import { personalLimits } from "~/core/intake/intake";
 import type { IntakeBody, IntakeWritten } from "~/contract/intake";
 import type { FieldProblem } from "~/core/schema/field-problem";
-import { datedLimits } from "~/core/pathway/dated-limits";
-import { stageOf, type Pathway } from "~/core/pathway/pathway";
+import { stageOf } from "~/core/pathway/pathway";
 import { firstPrescription, type Exercise, type Variant } from "~/core/exercise/exercise";
 import { obstacle } from "~/core/limit/obstacle";
-import type { Restriction } from "~/core/limit/restriction";
 import { writeAudit } from "~/server/audit/audit-repository";
 import type { StaffContext } from "~/server/staff-context";
 import { now } from "~/server/clock";
@@ -18,6 +16,7 @@ import { findEpisode, insertEpisode, insertPerson } from "~/server/case/episode-
 import { isKnownTwin, type Sent } from "~/server/receipt/known-twin";
 import { keepReceipt } from "~/server/receipt/receipt-repository";
 import { circumstances } from "~/server/facts/circumstances";
+import { events } from "~/server/facts/events";
 import { intakes } from "~/server/facts/intakes";
 import { signalClearances } from "~/server/facts/signal-clearances";
 import { signals } from "~/server/facts/signals";
@@ -31,7 +30,7 @@ import { loadEpisode } from "~/server/case/load-episode";
 import { haltsOf } from "~/core/case/stops";
 import { dropDraft } from "./draft-repository";
 import { flagsEverTicked, type FlagTick } from "./flag-ticks";
-import { checkIntake, type CheckedIntake } from "./propose-placing";
+import { checkIntake, surgeryCodes, surgeryLimits, type CheckedIntake } from "./propose-placing";
 
 interface SignedItem {
   readonly id: string;
@@ -127,14 +126,19 @@ async function refuseWhileHalted(
 
 function chosenItems(
   body: IntakeBody,
-  { pathway, catalogue, placing, today, book }: CheckedIntake,
+  { pathway, catalogue, placing, today, book, known }: CheckedIntake,
 ): SignedItem[] {
   const problems: FieldProblem[] = [];
   const stage = pathway.stages.find((candidate) => candidate.code === body.stage);
   if (!stage) throw refused([{ path: "/stage", problem: "is not a stage of this pathway" }]);
   if (body.stage !== placing.stage && !body.reason)
     problems.push({ path: "/reason", problem: "is needed for another stage than the one proposed" });
-  const limits = allLimits(body.intake, pathway, body.stage);
+  const limits = [
+    ...body.intake.limits,
+    ...personalLimits(body.intake),
+    ...known,
+    ...stageOf(pathway, body.stage).limits,
+  ];
   const items = body.items.flatMap(({ id, exerciseId, variantId, sets }, i): SignedItem[] => {
     const path = `/items/${i}`;
     const exercise = catalogue.exercises.find((candidate) => candidate.id === exerciseId);
@@ -153,21 +157,11 @@ function chosenItems(
   return items;
 }
 
-function allLimits(intake: Intake, pathway: Pathway, stage: string): Restriction[] {
-  const counted = intake.surgery?.on ?? intake.onsetOn;
-  return [
-    ...intake.limits,
-    ...personalLimits(intake),
-    ...datedLimits(pathway, counted, intake.surgery?.graft),
-    ...stageOf(pathway, stage).limits,
-  ];
-}
-
 async function store(
   db: Connection,
   staff: StaffContext,
   body: IntakeBody,
-  { pathway, placing }: CheckedIntake,
+  { pathway, placing, today }: CheckedIntake,
   items: readonly SignedItem[],
   at: string,
 ): Promise<void> {
@@ -206,6 +200,19 @@ async function store(
   });
   if (intake.school)
     await appendFact(db, w, schools, { id: uuid(), at, school: intake.school, reason: "Set at intake" });
+  if (intake.surgery && intake.surgery.on <= today) {
+    const { on, graft } = intake.surgery;
+    await appendFact(db, w, events, {
+      id: uuid(),
+      at,
+      kind: "operation",
+      on,
+      procedures: surgeryCodes(intake.surgery),
+      ...(graft === undefined ? {} : { graft }),
+      limits: surgeryLimits(intake, today),
+      reason: `As taken at intake: ${intake.surgery.procedure}`,
+    });
+  }
   const { limits, reachesFloor, daysPerWeek, minutesPerDay, kit, cannotPositions } = intake;
   await appendFact(db, w, circumstances, {
     id: uuid(),

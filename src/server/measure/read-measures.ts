@@ -8,6 +8,7 @@ import { barredMeasures } from "~/core/case/in-force";
 import { stageOf } from "~/core/pathway/pathway";
 import { localDay } from "~/core/schedule/local-day";
 import { recordingRoles } from "~/contract/roles";
+import { patientName } from "~/server/case/patient-name";
 import type { StaffContext } from "~/server/staff-context";
 import type { LoadedCase } from "~/server/case/make-case";
 import { loadEpisode, noteRead } from "~/server/case/load-episode";
@@ -26,11 +27,10 @@ export function measuresView(staff: StaffContext, loaded: LoadedCase): MeasuresV
   const measures = measuresFor(file.measures);
   const taken = new Set(file.results.map((result) => result.measure));
   const { involvedSide, surgeryOn } = file.episode;
-  const { givenName, familyName } = head.person;
   return {
     episodeId: head.id,
     version: head.version,
-    person: { givenName, familyName },
+    person: patientName(loaded),
     involvedSide,
     today: localDay(file.asOf, file.zone),
     stageName: stage.name,

@@ -17,6 +17,7 @@ import type { Restriction } from "~/core/limit/restriction";
 import { sidesOf } from "~/core/exercise/sides-of";
 import { localDay } from "~/core/schedule/local-day";
 import { signingRoles } from "~/contract/roles";
+import { patientName } from "~/server/case/patient-name";
 import type { StaffContext } from "~/server/staff-context";
 import type { LoadedCase } from "~/server/case/make-case";
 import { loadEpisode, noteRead } from "~/server/case/load-episode";
@@ -50,7 +51,7 @@ export function planView(staff: StaffContext, loaded: LoadedCase): PlanView {
   return {
     episodeId: head.id,
     version: head.version,
-    person: { givenName: head.person.givenName, familyName: head.person.familyName },
+    person: patientName(loaded),
     involvedSide: head.involvedSide,
     heightM: measuredHeight(file),
     stageName: stage.name,

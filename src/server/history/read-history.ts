@@ -1,0 +1,94 @@
+import { conditions } from "~/catalogue/conditions/all";
+import { procedures } from "~/catalogue/procedures/all";
+import type { HistoryView } from "~/contract/history";
+import { signingRoles } from "~/contract/roles";
+import { limitsOf } from "~/core/case/in-force";
+import { conditionsAt } from "~/core/condition/condition";
+import { standingEvents } from "~/core/event/standing-events";
+import { standingResults } from "~/core/measure/measure";
+import { stageOf } from "~/core/pathway/pathway";
+import { localDay } from "~/core/schedule/local-day";
+import { loadEpisode, noteRead } from "~/server/case/load-episode";
+import type { LoadedCase } from "~/server/case/make-case";
+import { told } from "~/server/episode/stair-view";
+import { patientName } from "~/server/case/patient-name";
+import type { StaffContext } from "~/server/staff-context";
+
+/** What happened to somebody, what is so with them, and what that limits. */
+export async function readHistory(staff: StaffContext, episodeId: string): Promise<HistoryView> {
+  const loaded = await loadEpisode(staff, episodeId);
+  await noteRead(staff, episodeId, "read-history");
+  return historyView(staff, loaded);
+}
+
+export function historyView(staff: StaffContext, loaded: LoadedCase): HistoryView {
+  const { head, file, parts } = loaded;
+  const today = localDay(file.asOf, file.zone);
+  const stage = stageOf(file.pathway, loaded.review().stage);
+  const standing = new Set(standingEvents(file.events ?? [], file.asOf).map(({ id }) => id));
+  const nameOf = (code: string) => procedures.find((procedure) => procedure.code === code)?.name ?? code;
+  const limits = limitsOf(file, stage).filter((limit) => told(limit, today));
+  const seen = new Set<string>();
+  return {
+    episodeId: head.id,
+    version: head.version,
+    person: patientName(loaded),
+    involvedSide: head.involvedSide,
+    diagnosis: head.diagnosis,
+    today,
+    zone: file.zone,
+    onsetOn: file.episode.onsetOn,
+    plannedOn: head.surgeryOn !== null && head.surgeryOn > today ? head.surgeryOn : null,
+    events: parts.events
+      .filter(({ id }) => standing.has(id))
+      .map(({ id, kind, on, procedures: done = [], graft, reason, by, at }) => ({
+        id,
+        kind,
+        on,
+        procedures: done.map((code) => ({ code, name: nameOf(code) })),
+        graft: graft ?? null,
+        reason,
+        by,
+        at,
+      }))
+      .sort((a, b) => b.on.localeCompare(a.on)),
+    limits: limits.flatMap(({ says, origin, from, until }) => {
+      const key = `${says} ${from} ${until}`;
+      if (seen.has(key)) return [];
+      seen.add(key);
+      return [{ says, origin, from: from ?? null, until: until ?? null }];
+    }),
+    conditions: conditionsAt(file.conditions ?? [], file.asOf).map(
+      ({ code, short, says, at, limits: own }) => ({
+        code,
+        short,
+        says,
+        at,
+        limits: own.map((limit) => limit.says),
+      }),
+    ),
+    elsewhere: parts.elsewhere.flatMap(({ problems }) => problems),
+    procedures: procedures.map(({ code, name, grafts = [], asksWeight = false, limits: brought }) => ({
+      code,
+      name,
+      grafts: [...grafts],
+      asksWeight,
+      limits: brought.map(({ id, limit, untilDay }) => ({
+        id,
+        says: limit.says,
+        untilDay: untilDay ?? null,
+      })),
+    })),
+    conditionChoices: conditions
+      .filter(({ code }) => code !== "growing")
+      .map(({ code, asks }) => ({ code, asks })),
+    bodyMassKg: bodyMass(loaded),
+    maySign: signingRoles.includes(staff.role),
+  };
+}
+
+/** The body mass taken last, kilograms. */
+function bodyMass({ file }: LoadedCase): number | null {
+  const taken = standingResults(file.results).filter(({ measure }) => measure === "body-mass");
+  return [...taken].sort((a, b) => a.takenOn.localeCompare(b.takenOn)).at(-1)?.value ?? null;
+}

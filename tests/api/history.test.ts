@@ -1,0 +1,339 @@
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
+import { v7 as uuid } from "uuid";
+import { startingExercises } from "~/catalogue/exercises/all";
+import type { Intake } from "~/core/intake/intake";
+import { someIntake } from "~tests/builders/intake";
+import { signedIn, type Client, type Reply } from "~tests/harness/client";
+import { startServers, type Servers } from "~tests/harness/servers";
+
+/** What happened to somebody and what is so with them: signed, shown everywhere, and judged by. */
+let servers: Servers;
+let client: Client;
+let assistant: Client;
+
+beforeAll(async () => {
+  servers = await startServers(1);
+  client = await signedIn(servers.urls[0] as string);
+  assistant = await signedIn(servers.urls[0] as string, "assistant");
+});
+beforeEach(() => servers.setClock("2026-03-10T09:00:00.000Z"));
+afterAll(() => servers.stop());
+
+const at = (id: string, what: string) => `/api/episodes/${id}/${what}`;
+const paths = ({ body }: Reply) => (body.problems ?? []).map((p: { path: string }) => p.path);
+const idOf = (variantId: string) =>
+  startingExercises.find(({ variants }) => variants.some(({ id }) => id === variantId))?.id;
+const item = (variantId: string) => ({ id: uuid(), exerciseId: idOf(variantId), variantId });
+
+async function begin(
+  pathway: string,
+  stage: string,
+  variantId: string,
+  intake: object = {},
+  over: object = {},
+) {
+  const id = uuid();
+  const body = {
+    id,
+    intake: someIntake(pathway, intake),
+    stage,
+    reason: "Placed for this test, all of it known",
+    items: [item(variantId)],
+    ...over,
+  };
+  const reply = await client.post("/api/intakes", body);
+  expect(reply.body.problems ?? []).toEqual([]);
+  return id;
+}
+const limitsOf = async (id: string): Promise<string[]> =>
+  (await client.get(at(id, "history"))).body.limits.map((l: { says: string }) => l.says);
+/** The words with which an exercise is refused; null when it is taken. */
+async function add(id: string, variantId: string): Promise<string | null> {
+  const { status, body } = await client.post(at(id, "items"), item(variantId));
+  return status === 201 ? null : body.problems.map((p: { problem: string }) => p.problem).join("; ");
+}
+const operation = (over: object = {}) => ({
+  id: uuid(),
+  kind: "operation",
+  on: "2026-03-06",
+  procedures: ["meniscus-repair"],
+  reason: "From the surgeon's letter of the 6th",
+  ...over,
+});
+
+describe("an operation", () => {
+  it("entered after the intake brings its limits and starts the clocks anew", async () => {
+    const id = await begin("stairs-again", "step", "bridge-two-legs", { onsetOn: "2025-06-01" });
+    expect(await limitsOf(id)).not.toContain("no jumping before week 16");
+    expect((await client.get(`/api/episodes/${id}`)).body.surgery).toBeNull();
+    const signed = await client.post(at(id, "events"), operation());
+    expect(signed.body.problems ?? []).toEqual([]);
+    expect(await limitsOf(id)).toContain("no jumping before week 16");
+    const stair = (await client.get(`/api/episodes/${id}`)).body;
+    expect(stair.surgery).toMatchObject({ on: "2026-03-06", daysSince: 4, procedures: ["Meniscus repair"] });
+    expect(await add(id, "split-squat-rear-raised")).not.toBeNull();
+    const { entries } = (await client.get(at(id, "record"))).body;
+    expect(entries.find((e: { kind: string }) => e.kind === "event")).toMatchObject({
+      event: "operation",
+      on: "2026-03-06",
+    });
+  });
+
+  it("what the plan has already and the operation bars is named at once", async () => {
+    const id = await begin("kneecap-pain", "capacity", "split-squat-rear-raised", { irritability: "low" });
+    await client.post(at(id, "events"), operation());
+    const { items } = (await client.get(at(id, "plan"))).body;
+    expect(items[0].blockedBy).not.toBeNull();
+  });
+
+  it("of several procedures brings all their limits; the surgeon's sheet shortens one and writes the weight", async () => {
+    const id = await begin("stairs-again", "step", "bridge-two-legs");
+    const until = "2026-03-20";
+    await client.post(
+      at(id, "events"),
+      operation({
+        procedures: ["ligament-reconstruction", "meniscus-repair"],
+        graft: "hamstring",
+        ends: [{ procedure: "meniscus-repair", limit: "bend", until }],
+        sheet: [
+          {
+            kind: "weight",
+            mostShare: 0.5,
+            origin: "surgeon",
+            says: "half the weight for three weeks",
+            until: "2026-03-26",
+          },
+        ],
+      }),
+    );
+    const { limits } = (await client.get(at(id, "history"))).body;
+    const of = (words: string) => limits.find((l: { says: string }) => l.says.includes(words));
+    expect(of("hamstring graft")).toMatchObject({ origin: "procedure", until: "2026-05-28" });
+    expect(of("within 90°")).toMatchObject({ origin: "surgeon", until });
+    expect(of("half the weight")).toMatchObject({ origin: "surgeon" });
+    expect(of("two legs only")).toBeUndefined();
+    expect(await add(id, "stance-single-held")).toContain("half the weight");
+  });
+
+  it("that is only planned limits nothing, and lets nobody out of the stage before it", async () => {
+    const surgery = { on: "2026-04-10", procedure: "cruciate ligament reconstruction", graft: "hamstring" };
+    const id = await begin("ligament-reconstruction", "before-surgery", "bridge-two-legs", { surgery });
+    expect(await limitsOf(id)).not.toContain("no jumping before week 12");
+    const gate = (await client.get(at(id, "gate"))).body;
+    expect(gate).toMatchObject({ surgeryOn: null, beforeSurgery: true });
+    const move = {
+      id: uuid(),
+      expectedVersion: gate.version,
+      action: "override",
+      stage: "recover",
+      reason: "Operated on abroad",
+    };
+    expect(paths(await client.post(at(id, "gate"), move))).toEqual(["/stage"]);
+    const done = operation({ on: "2026-03-09", procedures: ["ligament-reconstruction"], graft: "hamstring" });
+    expect((await client.post(at(id, "events"), done)).status).toBe(201);
+    const now = (await client.get(at(id, "gate"))).body;
+    expect(now).toMatchObject({ surgeryOn: "2026-03-09" });
+    expect(
+      (await client.post(at(id, "gate"), { ...move, id: uuid(), expectedVersion: now.version })).status,
+    ).toBe(201);
+    expect(await limitsOf(id)).toContain("no jumping before week 12");
+  });
+
+  it("is corrected by a new entry, and taken back by one; both stay in the record", async () => {
+    const id = await begin("stairs-again", "step", "bridge-two-legs");
+    const first = operation();
+    await client.post(at(id, "events"), first);
+    const corrected = operation({
+      on: "2026-02-20",
+      supersedes: first.id,
+      reason: "It was the 20th of February",
+    });
+    const signed = await client.post(at(id, "events"), corrected);
+    expect(signed.body.history.events).toMatchObject([{ on: "2026-02-20" }]);
+    expect((await client.get(`/api/episodes/${id}`)).body.surgery.daysSince).toBe(18);
+    const back = {
+      ...operation({ on: "2026-02-20", supersedes: corrected.id, withdrawn: true }),
+      procedures: undefined,
+    };
+    const taken = await client.post(at(id, "events"), back);
+    expect(taken.body.history.events).toEqual([]);
+    expect((await client.get(`/api/episodes/${id}`)).body.surgery).toBeNull();
+    expect(await limitsOf(id)).not.toContain("no jumping before week 16");
+    const { entries } = (await client.get(at(id, "record"))).body;
+    expect(entries.filter((e: { kind: string }) => e.kind === "event")).toHaveLength(3);
+  });
+
+  it("values from before it do not pass a gate, which asks anew", async () => {
+    const id = await begin("kneecap-pain", "capacity", "bridge-two-legs", { onsetOn: "2026-01-01" });
+    const result = { id: uuid(), measure: "pain-step-down", side: "none", trials: [1] };
+    await client.post(at(id, "measures"), { id: uuid(), takenOn: "2026-03-05", results: [result] });
+    const criterion = async () =>
+      (await client.get(at(id, "gate"))).body.gate.criteria.find(
+        (c: { id: string }) => c.id === "pain-step-down-value",
+      );
+    expect(await criterion()).toMatchObject({ verdict: "met" });
+    await client.post(at(id, "events"), operation());
+    expect(await criterion()).toMatchObject({ verdict: "missing" });
+    const gate = (await client.get(at(id, "gate"))).body.gate;
+    expect(gate.barred.map((b: { measure: string }) => b.measure)).toContain("step-down-reps");
+  });
+});
+
+describe("bad input", () => {
+  let id: string;
+  beforeAll(async () => {
+    servers.setClock("2026-03-10T09:00:00.000Z");
+    id = await begin("stairs-again", "step", "bridge-two-legs");
+  });
+  it.each([
+    ["before birth", { on: "1980-01-01" }, "/on"],
+    ["before the injury it follows", { on: "2026-02-01" }, "/on"],
+    ["in the future, as if done", { on: "2026-03-11" }, "/on"],
+    ["without anything done", { procedures: undefined }, "/procedures"],
+    ["of what nobody knows", { procedures: ["brain-transplant"] }, "/procedures/0"],
+    ["a graft without a reconstruction", { graft: "hamstring" }, "/graft"],
+    ["a reconstruction without its graft", { procedures: ["ligament-reconstruction"] }, "/graft"],
+    ["a graft nobody takes", { procedures: ["ligament-reconstruction"], graft: "bamboo" }, "/graft"],
+    ["a correction of nothing", { supersedes: uuid() }, "/supersedes"],
+    [
+      "an end for what was not done",
+      { ends: [{ procedure: "hip-arthroscopy", limit: "bend", until: null }] },
+      "/ends/0",
+    ],
+    [
+      "a range whose least is above its most",
+      {
+        sheet: [
+          {
+            kind: "range",
+            joint: "knee",
+            leastDeg: 90,
+            mostDeg: 30,
+            when: "any",
+            leg: "involved",
+            origin: "surgeon",
+            says: "x",
+          },
+        ],
+      },
+      "/sheet/0/mostDeg",
+    ],
+    [
+      "more weight than the body has",
+      { sheet: [{ kind: "weight", mostShare: 1.4, origin: "surgeon", says: "x" }] },
+      "/sheet/0/mostShare",
+    ],
+    ["a graft for a brace", { kind: "brace-off", procedures: undefined, graft: "hamstring" }, "/graft"],
+  ])("an operation %s is refused at the field", async (_what, over, path) => {
+    const reply = await client.post(at(id, "events"), operation(over));
+    expect([reply.status, paths(reply)]).toEqual([422, expect.arrayContaining([path])]);
+    expect((await client.get(at(id, "history"))).body.events).toEqual([]);
+  });
+  it("an assistant signs neither an event nor a condition", async () => {
+    expect((await assistant.post(at(id, "events"), operation())).status).toBe(403);
+    const condition = { id: uuid(), code: "falls", present: true, reason: "Fell in the kitchen" };
+    expect((await assistant.post(at(id, "conditions"), condition)).status).toBe(403);
+  });
+  it("a condition without a reason, one that is known already, one that is not", async () => {
+    const condition = { id: uuid(), code: "falls", present: true, reason: " " };
+    expect(paths(await client.post(at(id, "conditions"), condition))).toContain("/reason");
+    expect(
+      paths(await client.post(at(id, "conditions"), { ...condition, present: false, reason: "steady" })),
+    ).toEqual(["/code"]);
+  });
+});
+
+describe("conditions of the person", () => {
+  const asked: Partial<Intake> = {
+    illnesses: ["osteoporosis"],
+    medicines: ["blood-thinner"],
+    fellLastYear: true,
+  };
+  const shorts = (person: { conditions: { short: string }[] }) =>
+    person.conditions.map(({ short }) => short).sort();
+
+  it("asked at intake stand beside the name on every view of the patient", async () => {
+    const id = await begin("kneecap-pain", "capacity", "bridge-two-legs", asked);
+    const expected = ["blood thinners", "falls", "thin bones"];
+    for (const view of ["", "plan", "measures", "gate", "record", "history"]) {
+      const { body } = await client.get(view === "" ? `/api/episodes/${id}` : at(id, view));
+      expect([view, shorts(body.person)]).toEqual([view, expected]);
+    }
+    const library = (await client.get(at(id, "library"))).body;
+    expect(shorts(library.patient.person)).toEqual(expected);
+    const file = (await client.get(at(id, "case"))).body;
+    expect(file.conditions.map((c: { short: string }) => c.short).sort()).toEqual(expected);
+  });
+
+  it("bar what they limit, until a signature ends them", async () => {
+    const id = await begin("stairs-again", "stairs", "bridge-two-legs", asked);
+    expect(await add(id, "stance-eyes-closed")).toContain("falls");
+    const over = { id: uuid(), code: "falls", present: false, reason: "No fall for two years, walks on ice" };
+    expect((await client.post(at(id, "conditions"), over)).status).toBe(201);
+    expect(await add(id, "stance-eyes-closed")).toBeNull();
+    const again = { id: uuid(), code: "falls", present: true, reason: "Fell at the bus stop" };
+    expect((await client.post(at(id, "conditions"), again)).status).toBe(201);
+    expect(
+      (await client.get(at(id, "plan"))).body.items.some((i: { blockedBy: string | null }) =>
+        i.blockedBy?.includes("falls"),
+      ),
+    ).toBe(true);
+  });
+
+  it("bar it at intake already: what is signed there obeys them", async () => {
+    const body = {
+      id: uuid(),
+      intake: someIntake("stairs-again", asked),
+      stage: "stairs",
+      reason: "Placed for this test",
+      items: [item("stance-eyes-closed")],
+    };
+    expect(paths(await client.post("/api/intakes", body))).toContain("/items/0/variantId");
+  });
+
+  it("belong to the person: a second episode knows them, and its limits hold here", async () => {
+    const first = await begin("kneecap-pain", "capacity", "bridge-two-legs");
+    const second = await begin("groin-strain", "protect", "ball-squeeze-bent", {}, { beside: first });
+    await client.post(at(second, "conditions"), {
+      id: uuid(),
+      code: "nerve-loss",
+      present: true,
+      reason: "Monofilament not felt",
+    });
+    expect(shorts((await client.get(`/api/episodes/${first}`)).body.person)).toEqual(["numb feet"]);
+    await client.post(at(second, "events"), operation({ procedures: ["knee-replacement"] }));
+    expect(await limitsOf(first)).toContain("no running unless the surgeon says so");
+    expect((await client.get(`/api/episodes/${first}`)).body.elsewhere).toHaveLength(1);
+  });
+
+  it("a skeleton that grows follows from the age", async () => {
+    const person = { givenName: "Ivo", familyName: "Kern", bornOn: "2012-05-01", activity: "Climber" };
+    const id = await begin("kneecap-pain", "capacity", "bridge-two-legs", { person });
+    expect(shorts((await client.get(`/api/episodes/${id}`)).body.person)).toEqual(["growing"]);
+    const condition = { id: uuid(), code: "growing", present: false, reason: "Grown up fast" };
+    expect(paths(await client.post(at(id, "conditions"), condition))).toEqual(["/code"]);
+  });
+
+  it("an inflammatory flare lets nothing get harder while it lasts", async () => {
+    const id = await begin("kneecap-pain", "capacity", "bridge-two-legs");
+    await client.post(at(id, "conditions"), {
+      id: uuid(),
+      code: "inflammatory-flare",
+      present: true,
+      reason: "Three hot joints",
+    });
+    const { items } = (await client.get(`/api/episodes/${id}`)).body;
+    expect(items[0].proposal).toMatchObject({ outcome: "hold", rule: "signal-open" });
+  });
+});
+
+describe("an injury anew", () => {
+  it("counts the clocks from its day, and only later values count", async () => {
+    const id = await begin("kneecap-pain", "capacity", "bridge-two-legs", { onsetOn: "2025-12-01" });
+    const days = async () => (await client.get(at(id, "gate"))).body.gate.daysSinceOnset;
+    expect(await days()).toBe(99);
+    const event = { id: uuid(), kind: "reinjury", on: "2026-03-08", reason: "Twisted on the stairs" };
+    expect((await client.post(at(id, "events"), event)).status).toBe(201);
+    expect(await days()).toBe(2);
+  });
+});

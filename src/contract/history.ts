@@ -22,6 +22,8 @@ export const EventLine = Type.Object(
     on: date,
     procedures: Type.Array(Type.Object({ code: Type.String(), name: Type.String() }, closed)),
     graft: orNull(Type.String()),
+    /** Its limits that are the surgeon's: own lines, and usual ones with another end. */
+    sheet: Type.Array(Restriction),
     reason: Type.String(),
     by: Type.String(),
     at: instant,
@@ -37,7 +39,16 @@ export const ProcedureChoice = Type.Object(
     grafts: Type.Array(Type.String()),
     asksWeight: Type.Boolean(),
     limits: Type.Array(
-      Type.Object({ id: Type.String(), says: Type.String(), untilDay: orNull(Type.Integer()) }, closed),
+      Type.Object(
+        {
+          id: Type.String(),
+          says: Type.String(),
+          untilDay: orNull(Type.Integer()),
+          /** Only for these grafts; empty for all. */
+          grafts: Type.Array(Type.String()),
+        },
+        closed,
+      ),
     ),
   },
   closed,

@@ -38,6 +38,11 @@ export const PlanItem = Type.Object(
     stopped: Type.Boolean(),
     /** The limit that its present setting breaks, in words; null when it breaks none. */
     blockedBy: Type.Union([Type.String(), Type.Null()]),
+    /** Limits that a clinician went against in writing when it came into the plan; null for none. */
+    against: Type.Union([
+      Type.Object({ limits: Type.Array(Type.String()), reason: Type.String() }, closed),
+      Type.Null(),
+    ]),
   },
   closed,
 );
@@ -76,6 +81,8 @@ export const ItemBody = Type.Object(
     variantId: code,
     settings: Type.Optional(Prescription.properties.settings),
     dose: Type.Optional(Dose),
+    /** Why it goes into the plan against limits that are neither the surgeon's nor a procedure's. */
+    against: Type.Optional(reason),
   },
   closed,
 );

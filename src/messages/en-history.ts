@@ -2,6 +2,7 @@
 export const history = {
   "history.pageTitle": "Events and limits",
   "history.of": "Events and limits, {name}",
+  "history.today": "today",
   "history.limits": "Limits in force, and those to come",
   "history.noLimits": "Nothing is limited.",
   "history.sheetWins": "The surgeon''s sheet wins over what is usual, and local rules over both.",

@@ -203,6 +203,10 @@ export const measures = {
   "plan.have": "of {minutes}",
   "plan.budget":
     "{used, plural, =0 {nothing} one {# exercise} other {# exercises}} made harder in 7 days; at most {limit} is usual",
+  "plan.against": "{exercise} goes against:",
+  "plan.againstReason": "Why it goes into the plan all the same",
+  "plan.againstSign": "Sign against this",
+  "plan.wentAgainst": "Against a limit, signed: {limits}. “{reason}”",
   "plan.blocked": "No longer fits: {says}. Take it out or choose another.",
   "plan.circumstances": "Days, minutes, kit or limits have changed",
   "plan.circumstancesSign": "Sign and look at the plan again",

@@ -1,7 +1,6 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { v7 as uuid } from "uuid";
 import { startingExercises } from "~/catalogue/exercises/all";
-import type { Intake } from "~/core/intake/intake";
 import { someIntake } from "~tests/builders/intake";
 import { signedIn, type Client, type Reply } from "~tests/harness/client";
 import { startServers, type Servers } from "~tests/harness/servers";
@@ -240,90 +239,6 @@ describe("bad input", () => {
     expect(
       paths(await client.post(at(id, "conditions"), { ...condition, present: false, reason: "steady" })),
     ).toEqual(["/code"]);
-  });
-});
-
-describe("conditions of the person", () => {
-  const asked: Partial<Intake> = {
-    illnesses: ["osteoporosis"],
-    medicines: ["blood-thinner"],
-    fellLastYear: true,
-  };
-  const shorts = (person: { conditions: { short: string }[] }) =>
-    person.conditions.map(({ short }) => short).sort();
-
-  it("asked at intake stand beside the name on every view of the patient", async () => {
-    const id = await begin("kneecap-pain", "capacity", "bridge-two-legs", asked);
-    const expected = ["blood thinners", "falls", "thin bones"];
-    for (const view of ["", "plan", "measures", "gate", "record", "history"]) {
-      const { body } = await client.get(view === "" ? `/api/episodes/${id}` : at(id, view));
-      expect([view, shorts(body.person)]).toEqual([view, expected]);
-    }
-    const library = (await client.get(at(id, "library"))).body;
-    expect(shorts(library.patient.person)).toEqual(expected);
-    const file = (await client.get(at(id, "case"))).body;
-    expect(file.conditions.map((c: { short: string }) => c.short).sort()).toEqual(expected);
-  });
-
-  it("bar what they limit, until a signature ends them", async () => {
-    const id = await begin("stairs-again", "stairs", "bridge-two-legs", asked);
-    expect(await add(id, "stance-eyes-closed")).toContain("falls");
-    const over = { id: uuid(), code: "falls", present: false, reason: "No fall for two years, walks on ice" };
-    expect((await client.post(at(id, "conditions"), over)).status).toBe(201);
-    expect(await add(id, "stance-eyes-closed")).toBeNull();
-    const again = { id: uuid(), code: "falls", present: true, reason: "Fell at the bus stop" };
-    expect((await client.post(at(id, "conditions"), again)).status).toBe(201);
-    expect(
-      (await client.get(at(id, "plan"))).body.items.some((i: { blockedBy: string | null }) =>
-        i.blockedBy?.includes("falls"),
-      ),
-    ).toBe(true);
-  });
-
-  it("bar it at intake already: what is signed there obeys them", async () => {
-    const body = {
-      id: uuid(),
-      intake: someIntake("stairs-again", asked),
-      stage: "stairs",
-      reason: "Placed for this test",
-      items: [item("stance-eyes-closed")],
-    };
-    expect(paths(await client.post("/api/intakes", body))).toContain("/items/0/variantId");
-  });
-
-  it("belong to the person: a second episode knows them, and its limits hold here", async () => {
-    const first = await begin("kneecap-pain", "capacity", "bridge-two-legs");
-    const second = await begin("groin-strain", "protect", "ball-squeeze-bent", {}, { beside: first });
-    await client.post(at(second, "conditions"), {
-      id: uuid(),
-      code: "nerve-loss",
-      present: true,
-      reason: "Monofilament not felt",
-    });
-    expect(shorts((await client.get(`/api/episodes/${first}`)).body.person)).toEqual(["numb feet"]);
-    await client.post(at(second, "events"), operation({ procedures: ["knee-replacement"] }));
-    expect(await limitsOf(first)).toContain("no running unless the surgeon says so");
-    expect((await client.get(`/api/episodes/${first}`)).body.elsewhere).toHaveLength(1);
-  });
-
-  it("a skeleton that grows follows from the age", async () => {
-    const person = { givenName: "Ivo", familyName: "Kern", bornOn: "2012-05-01", activity: "Climber" };
-    const id = await begin("kneecap-pain", "capacity", "bridge-two-legs", { person });
-    expect(shorts((await client.get(`/api/episodes/${id}`)).body.person)).toEqual(["growing"]);
-    const condition = { id: uuid(), code: "growing", present: false, reason: "Grown up fast" };
-    expect(paths(await client.post(at(id, "conditions"), condition))).toEqual(["/code"]);
-  });
-
-  it("an inflammatory flare lets nothing get harder while it lasts", async () => {
-    const id = await begin("kneecap-pain", "capacity", "bridge-two-legs");
-    await client.post(at(id, "conditions"), {
-      id: uuid(),
-      code: "inflammatory-flare",
-      present: true,
-      reason: "Three hot joints",
-    });
-    const { items } = (await client.get(`/api/episodes/${id}`)).body;
-    expect(items[0].proposal).toMatchObject({ outcome: "hold", rule: "signal-open" });
   });
 });
 

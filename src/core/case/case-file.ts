@@ -35,6 +35,18 @@ export const CaseItem = Type.Object(
     exerciseId: Type.String({ minLength: 1, maxLength: 80 }),
     lane: Lane,
     prescriptions: Type.Array(PrescriptionEntry, { minItems: 1 }),
+    /** Limits that a clinician went against in writing when it came into the plan; they do not bind this item. */
+    against: Type.Optional(
+      Type.Object(
+        {
+          limits: Type.Array(Type.Object({ says: Type.String(), origin: Type.String() }, closed), {
+            minItems: 1,
+          }),
+          reason: Type.String(),
+        },
+        closed,
+      ),
+    ),
     /** When it left the plan; what was done with it stays in the record. */
     endedAt: Type.Optional(instant),
   },

@@ -5,7 +5,7 @@ import { datedLimits } from "~/core/pathway/dated-limits";
 import { stageOf, type Stage } from "~/core/pathway/pathway";
 import { barToMeasure } from "~/core/limit/measure-bar";
 import { localDay } from "~/core/schedule/local-day";
-import type { Restriction } from "~/core/limit/restriction";
+import { isBinding, type Restriction } from "~/core/limit/restriction";
 import type { PainSchoolCode } from "~/core/response/pain-school";
 import type { CaseFile, CaseItem, StageMove } from "./case-file";
 import { reinjuredOn, withEvents } from "./with-events";
@@ -52,6 +52,18 @@ export function limitsOf(file: CaseFile, stage: Stage): Restriction[] {
     ...conditions.flatMap(({ limits }) => limits),
     ...(file.limitsElsewhere ?? []),
   ];
+}
+
+/** What limits one item: everything but what a clinician went against in writing; the surgeon's and a procedure's always. */
+export function limitsOfItem(
+  file: CaseFile,
+  stage: Stage,
+  { against }: Pick<CaseItem, "against">,
+): Restriction[] {
+  const limits = limitsOf(file, stage);
+  if (!against) return limits;
+  const lifted = new Set(against.limits.map(({ says, origin }) => `${origin} ${says}`));
+  return limits.filter((limit) => isBinding(limit) || !lifted.has(`${limit.origin} ${limit.says}`));
 }
 
 /**

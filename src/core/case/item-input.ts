@@ -10,7 +10,7 @@ import type { Prescription } from "~/core/exercise/prescription";
 import type { PainSchoolCode } from "~/core/response/pain-school";
 import { itemDays, type CaseDay } from "./case-days";
 import type { CaseFile, CaseItem, CaseSignal } from "./case-file";
-import { limitsOf, prescriptionInForce } from "./in-force";
+import { limitsOfItem, prescriptionInForce } from "./in-force";
 import { clearedLast, haltsOf, pinchesKept } from "./stops";
 
 const squeezeMeasure = "squeeze-force";
@@ -40,7 +40,7 @@ export function itemInput(
     now: file.asOf,
     trainingDays: itemDays(days, item.id),
     changes: changesOf(decisions),
-    restrictions: limitsOf(file, stage),
+    restrictions: limitsOfItem(file, stage, item),
     stopSignals: [...signalsFor(file, scoped(file, item)), ...pinchesKept(file, item.exerciseId)],
     ...(halted === undefined ? {} : { halted }),
     ...(maximumN === null ? {} : { maximumN }),

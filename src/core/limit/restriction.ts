@@ -75,6 +75,10 @@ export function inForce({ from, until }: Restriction, today: string): boolean {
   return (from === undefined || from <= today) && (until === undefined || today <= until);
 }
 
+/** Whether no clinician may go against a limit: it is the surgeon's, or a procedure brings it along. */
+export const isBinding = ({ origin }: Pick<Restriction, "origin">): boolean =>
+  origin === "surgeon" || origin === "procedure";
+
 /** The loads to hand under the restrictions of kit that are in force. */
 export function shelfUnder(restrictions: readonly Restriction[], today: string): Record<string, number[]> {
   const kit = restrictions.filter((r): r is Of<"kit"> => r.kind === "kit" && inForce(r, today));

@@ -20,15 +20,20 @@ export default function LimitTimeline({ limits, today }: Props) {
   const first = [today, ...starts].sort()[0] ?? today;
   const last = ending.at(-1)?.until ?? today;
   const days = Math.max(1, daysBetween(first, last) + 1);
-  const at = (date: string) => `${(Math.max(0, daysBetween(first, date)) / days) * 100}%`;
+  const at = (date: string) => (Math.max(0, daysBetween(first, date)) / days) * 100;
+  const share = (from: string, until: string) => ((daysBetween(from, until) + 1) / days) * 100;
   return (
     <div data-testid="limit-timeline">
+      {ending.length > 0 && (
+        <p className="text-base-content/75 flex items-center gap-1 text-xs">
+          <span className="bg-error inline-block h-3 w-1" aria-hidden /> {t("history.today")}
+        </p>
+      )}
       {ending.length > 0 && (
         <ul className="relative flex flex-col gap-1">
           {ending.map(({ says, origin, from, until }) => {
             const begins = from ?? first;
             const isLater = begins > today;
-            const width = `${((daysBetween(begins, until) + 1) / days) * 100}%`;
             return (
               <li key={`${says} ${begins} ${until}`} className="text-sm">
                 <div className="flex flex-wrap items-baseline justify-between gap-x-2">
@@ -40,13 +45,18 @@ export default function LimitTimeline({ limits, today }: Props) {
                       : t("stair.until", { date: sayDate(until) })}
                   </span>
                 </div>
-                <div className="bg-base-200 relative h-2 rounded-full" aria-hidden>
-                  <div
-                    className={`absolute h-2 rounded-full ${isLater ? "border-neutral border" : "bg-neutral"}`}
-                    style={{ left: at(begins), width }}
+                <svg className="h-3 w-full" viewBox="0 0 100 12" preserveAspectRatio="none" aria-hidden>
+                  <rect className="fill-base-300" x="0" y="4" width="100" height="4" />
+                  <rect
+                    className={isLater ? "fill-base-100 stroke-neutral" : "fill-neutral"}
+                    x={at(begins)}
+                    y="3"
+                    width={share(begins, until)}
+                    height="6"
+                    strokeWidth="0.6"
                   />
-                  <div className="bg-error absolute -top-0.5 h-3 w-0.5" style={{ left: at(today) }} />
-                </div>
+                  <rect className="fill-error" x={at(today)} y="0" width="0.6" height="12" />
+                </svg>
               </li>
             );
           })}

@@ -1,3 +1,4 @@
+import { useState } from "react";
 import { FormProvider, useForm } from "react-hook-form";
 import type { EventLine, HistoryView } from "~/contract/history";
 import { eventKinds } from "~/core/event/event";
@@ -7,19 +8,9 @@ import ReasonField from "~/islands/frame/ReasonField";
 import { reasonRules } from "~/islands/frame/reason-rules";
 import { useWrite } from "~/islands/frame/use-write";
 import { sayDate, t } from "~/messages/say";
+import type { EventFields } from "./event-fields";
 import SheetLines from "./SheetLines";
-import { toSheetLimit, type SheetLine } from "./sheet-line";
-
-export interface EventFields {
-  kind: EventLine["kind"];
-  on: string;
-  procedures: string[];
-  graft: string;
-  /** Last days that the surgeon's sheet sets for what the procedures bring along, by procedure and limit; empty for the usual. */
-  ends: Record<string, string>;
-  sheet: SheetLine[];
-  reason: string;
-}
+import { toSheetLimit } from "./sheet-line";
 
 interface Props {
   view: HistoryView;
@@ -27,6 +18,24 @@ interface Props {
   corrected: EventLine | null;
   onSigned: (next: HistoryView) => void;
   onCancel: () => void;
+}
+
+/** Last days that the sheet of the corrected event set for what its procedures bring along, as the form holds them. */
+function endsOf(view: HistoryView, corrected: EventLine | null): Record<string, string> {
+  const chosen = view.procedures.filter(({ code }) => corrected?.procedures.some((one) => one.code === code));
+  const ends = chosen.flatMap(({ code, limits }) =>
+    limits.flatMap(({ id, says }) => {
+      const until = corrected?.sheet.find((line) => line.says === says)?.until;
+      return until === undefined ? [] : [[`${code} ${id}`, until] as const];
+    }),
+  );
+  return Object.fromEntries(ends);
+}
+
+/** The surgeon's own lines of the corrected event: they stay unless they are taken out. */
+function ownLines(view: HistoryView, corrected: EventLine | null): EventLine["sheet"] {
+  const usual = new Set(view.procedures.flatMap(({ limits }) => limits.map(({ says }) => says)));
+  return (corrected?.sheet ?? []).filter(({ says }) => !usual.has(says));
 }
 
 /** Signs what happened: an operation with its procedures, graft and the surgeon's sheet, or another event; or a correction. */
@@ -37,17 +46,21 @@ export default function EventForm({ view, corrected, onSigned, onCancel }: Props
       on: corrected?.on ?? view.plannedOn ?? "",
       procedures: corrected?.procedures.map(({ code }) => code) ?? [],
       graft: corrected?.graft ?? "",
-      ends: {},
+      ends: endsOf(view, corrected),
       sheet: [],
       reason: "",
     },
   });
   const { register, handleSubmit, watch, formState } = form;
   const { send, problem } = useWrite("recordEvent", { id: view.episodeId });
+  const [kept, setKept] = useState(() => ownLines(view, corrected));
   const [kind, on, chosen] = [watch("kind"), watch("on"), watch("procedures")];
   const done = view.procedures.filter(({ code }) => chosen.includes(code));
   const grafts = [...new Set(done.flatMap((procedure) => procedure.grafts))];
   const isOperation = kind === "operation";
+  const graft = watch("graft");
+  const forGraft = ({ grafts: only }: { grafts: readonly string[] }) =>
+    only.length === 0 || only.includes(graft);
 
   const body = (fields: EventFields, withdrawn: boolean) => {
     const ends = done.flatMap(({ code, limits }) =>
@@ -60,13 +73,10 @@ export default function EventForm({ view, corrected, onSigned, onCancel }: Props
       procedures: fields.procedures,
       ...(grafts.length > 0 && fields.graft ? { graft: fields.graft } : {}),
       ...(ends.length > 0 ? { ends } : {}),
-      ...(fields.sheet.length > 0
-        ? {
-            sheet: fields.sheet.map((line) =>
-              toSheetLimit(line, { on: fields.on, bodyMassKg: view.bodyMassKg }),
-            ),
-          }
-        : {}),
+      sheet: [
+        ...kept,
+        ...fields.sheet.map((line) => toSheetLimit(line, { on: fields.on, bodyMassKg: view.bodyMassKg })),
+      ],
     };
     return {
       kind: fields.kind,
@@ -135,7 +145,7 @@ export default function EventForm({ view, corrected, onSigned, onCancel }: Props
                 <p className="text-base-content/75 text-sm">{t("history.bringsNotice")}</p>
                 <ul className="mt-1">
                   {done.flatMap(({ code, limits }) =>
-                    limits.map(({ id, says, untilDay }) => (
+                    limits.filter(forGraft).map(({ id, says, untilDay }) => (
                       <li
                         key={`${code} ${id}`}
                         className="border-base-300 grid grid-cols-[1fr_10rem] items-center gap-2 border-b py-1 text-sm"
@@ -162,6 +172,25 @@ export default function EventForm({ view, corrected, onSigned, onCancel }: Props
                   )}
                 </ul>
               </fieldset>
+            )}
+            {kept.length > 0 && (
+              <ul data-testid="kept-lines">
+                {kept.map((line) => (
+                  <li key={line.says} className="flex flex-wrap items-center gap-2 text-sm">
+                    <span className="flex-1">
+                      {line.says}
+                      {line.until && ` · ${t("stair.until", { date: sayDate(line.until) })}`}
+                    </span>
+                    <button
+                      type="button"
+                      className="btn"
+                      onClick={() => setKept(kept.filter((other) => other !== line))}
+                    >
+                      {t("measures.remove")}
+                    </button>
+                  </li>
+                ))}
+              </ul>
             )}
             <SheetLines />
           </>

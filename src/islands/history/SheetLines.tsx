@@ -1,6 +1,6 @@
 import { useFieldArray, useFormContext } from "react-hook-form";
 import { label, t } from "~/messages/say";
-import type { EventFields } from "./EventForm";
+import type { EventFields } from "./event-fields";
 import { emptyLine, sheetJoints, sheetKinds, sheetMuscles, weightUnits } from "./sheet-line";
 
 const box = "input w-full";

@@ -1,3 +1,5 @@
+import { useState } from "react";
+import ReasonForm from "~/islands/frame/ReasonForm";
 import type { CatalogueAnswer, CatalogueHit } from "~/contract/library";
 import type { PlanView } from "~/contract/plan";
 import { useWrite } from "~/islands/frame/use-write";
@@ -13,18 +15,48 @@ interface Props {
 
 /** What a search found, ready to join the plan. */
 export default function HitList({ plan, answer, onChanged }: Props) {
-  const { send, busy, problem } = useWrite("addItem", { id: plan.episodeId });
+  const { send, busy, problem, setProblem } = useWrite("addItem", { id: plan.episodeId });
   const inPlan = new Set(plan.items.map((item) => item.exerciseId));
   const { count, hits } = answer;
 
-  const add = async ({ exerciseId, exerciseName, variantId }: CatalogueHit) => {
+  const [tried, setTried] = useState<CatalogueHit | null>(null);
+
+  const add = async (hit: CatalogueHit) => {
+    const { exerciseId, exerciseName, variantId } = hit;
+    setTried(hit);
     const written = await send({ exerciseId, variantId }, variantId);
     if (written) onChanged(written.plan, t("plan.added", { exercise: exerciseName }));
   };
+  const against = (problem?.changed as { against?: string[] } | undefined)?.against ?? [];
 
   return (
     <>
       <ProblemNote problem={problem} />
+      {tried && against.length > 0 && (
+        <div className="border-warning rounded-box mt-2 border-2 p-3" data-testid="against">
+          <p className="font-semibold">
+            {t("plan.against", { exercise: `${tried.exerciseName}, ${tried.variantName}` })}
+          </p>
+          <ul className="list-disc pl-5 text-sm">
+            {against.map((says) => (
+              <li key={says}>{says}</li>
+            ))}
+          </ul>
+          <ReasonForm
+            write="addItem"
+            values={{ id: plan.episodeId }}
+            body={(reason) => ({ exerciseId: tried.exerciseId, variantId: tried.variantId, against: reason })}
+            about={`against ${tried.variantId}`}
+            label={t("plan.againstReason")}
+            submit={t("plan.againstSign")}
+            onDone={({ plan: next }) => {
+              setProblem(null);
+              onChanged(next, t("plan.added", { exercise: tried.exerciseName }));
+            }}
+            onCancel={() => setProblem(null)}
+          />
+        </div>
+      )}
       <p className="text-base-content/80 mt-1 text-sm" role="status" data-testid="hit-count">
         {count > hits.length ? t("plan.hitsShown", { count, shown: hits.length }) : t("plan.hits", { count })}
       </p>

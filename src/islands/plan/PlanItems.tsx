@@ -40,6 +40,14 @@ export default function PlanItems({ plan, onChanged }: Props) {
                 {t(`lane.${item.lane}`)} · {item.variantName}
               </p>
               <p>{sayDose(item.prescription, item.maximumN)}</p>
+              {item.against && (
+                <p className="text-warning text-sm font-medium">
+                  {t("plan.wentAgainst", {
+                    limits: item.against.limits.join("; "),
+                    reason: item.against.reason,
+                  })}
+                </p>
+              )}
               {item.blockedBy && (
                 <p className="text-warning text-sm font-medium">
                   {t("plan.blocked", { says: item.blockedBy })}

@@ -134,12 +134,13 @@ function withAsks(measure: Measure): Measure {
 function itemsOf({ items, endings, prescriptions }: CaseParts): CaseItem[] {
   const endedAt = new Map(endings.map((ending) => [ending.itemId, ending.at]));
   const byItem = grouped(prescriptions, (entry) => entry.itemId);
-  return items.map(({ id, exerciseId, lane }) => {
+  return items.map(({ id, exerciseId, lane, against, againstReason = "" }) => {
     const ended = endedAt.get(id);
     return {
       id,
       exerciseId,
       lane,
+      ...(against ? { against: { limits: against, reason: againstReason } } : {}),
       ...(ended === undefined ? {} : { endedAt: ended }),
       prescriptions: (byItem.get(id) ?? []).map(({ id: entry, from, prescription }) => ({
         id: entry,

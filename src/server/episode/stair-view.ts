@@ -3,7 +3,7 @@ import { standingEvents } from "~/core/event/standing-events";
 import { measuredHeight } from "~/core/case/measured-height";
 import type { StairItem, StairView } from "~/contract/episode";
 import { reportDays } from "~/core/caseload/caseload-state";
-import { limitsOf, schoolInForce } from "~/core/case/in-force";
+import { limitsOf, limitsOfItem, schoolInForce } from "~/core/case/in-force";
 import { reviewCase, type CaseReview } from "~/core/review/review-case";
 import { weeksToTarget } from "~/core/case/target-date";
 import { stageOf } from "~/core/pathway/pathway";
@@ -62,7 +62,11 @@ export function stairView(staff: StaffContext, loaded: LoadedCase, preview?: Pai
     stageEnteredOn: review.stageEnteredOn,
     gate: review.gate,
     items: review.items.map((item) =>
-      stairItem(loaded, item, { restrictions: limits, today, book: loaded.book() }),
+      stairItem(loaded, item, {
+        restrictions: limitsOfItem(file, stage, file.items.find(({ id }) => id === item.itemId) ?? {}),
+        today,
+        book: loaded.book(),
+      }),
     ),
     restrictions: limits
       .filter((limit) => told(limit, today) && !saidWithEnd(limit, limits, today))
@@ -98,7 +102,11 @@ export function told({ kind, until }: Restriction, today: string): boolean {
 }
 
 /** A stage's words may repeat a dated limit; the one that says until when is enough. */
-function saidWithEnd({ says, until }: Restriction, all: readonly Restriction[], today: string): boolean {
+export function saidWithEnd(
+  { says, until }: Restriction,
+  all: readonly Restriction[],
+  today: string,
+): boolean {
   if (until !== undefined) return false;
   return all.some((other) => other.says === says && other.until !== undefined && told(other, today));
 }

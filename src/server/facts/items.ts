@@ -1,6 +1,6 @@
 import { signingRoles } from "~/contract/roles";
 import type { Lane } from "~/core/exercise/body";
-import { id, instant, number, text } from "./column";
+import { id, instant, json, number, optional, text } from "./column";
 import { fact } from "./fact";
 
 /** An exercise that came into a plan. */
@@ -12,17 +12,21 @@ export const items = fact({
     lane: text<Lane>("lane"),
     position: number("position"),
     createdAt: instant("created_at"),
+    /** Limits that it goes against, and why a clinician wanted it so. */
+    against: optional(json<{ says: string; origin: string }[]>("against")),
+    againstReason: optional(text("against_reason")),
   },
   order: ["position", "id"],
   inCase: true,
   appendedBy: signingRoles,
   bringsAlong: ["prescriptions"],
   ofCase: (file) =>
-    file.items.map(({ id: itemId, exerciseId, lane, prescriptions }, position) => ({
+    file.items.map(({ id: itemId, exerciseId, lane, prescriptions, against }, position) => ({
       id: itemId,
       exerciseId,
       lane,
       position,
       createdAt: prescriptions[0]?.from ?? file.episode.startedAt,
+      ...(against ? { against: against.limits, againstReason: against.reason } : {}),
     })),
 });

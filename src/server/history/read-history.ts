@@ -10,7 +10,7 @@ import { stageOf } from "~/core/pathway/pathway";
 import { localDay } from "~/core/schedule/local-day";
 import { loadEpisode, noteRead } from "~/server/case/load-episode";
 import type { LoadedCase } from "~/server/case/make-case";
-import { told } from "~/server/episode/stair-view";
+import { saidWithEnd, told } from "~/server/episode/stair-view";
 import { patientName } from "~/server/case/patient-name";
 import type { StaffContext } from "~/server/staff-context";
 
@@ -27,7 +27,9 @@ export function historyView(staff: StaffContext, loaded: LoadedCase): HistoryVie
   const stage = stageOf(file.pathway, loaded.review().stage);
   const standing = new Set(standingEvents(file.events ?? [], file.asOf).map(({ id }) => id));
   const nameOf = (code: string) => procedures.find((procedure) => procedure.code === code)?.name ?? code;
-  const limits = limitsOf(file, stage).filter((limit) => told(limit, today));
+  const limits = limitsOf(file, stage).filter(
+    (limit, _n, all) => told(limit, today) && !saidWithEnd(limit, all, today),
+  );
   const seen = new Set<string>();
   return {
     episodeId: head.id,
@@ -41,12 +43,13 @@ export function historyView(staff: StaffContext, loaded: LoadedCase): HistoryVie
     plannedOn: head.surgeryOn !== null && head.surgeryOn > today ? head.surgeryOn : null,
     events: parts.events
       .filter(({ id }) => standing.has(id))
-      .map(({ id, kind, on, procedures: done = [], graft, reason, by, at }) => ({
+      .map(({ id, kind, on, procedures: done = [], graft, limits: brought = [], reason, by, at }) => ({
         id,
         kind,
         on,
         procedures: done.map((code) => ({ code, name: nameOf(code) })),
         graft: graft ?? null,
+        sheet: brought.filter(({ origin }) => origin === "surgeon"),
         reason,
         by,
         at,
@@ -73,10 +76,11 @@ export function historyView(staff: StaffContext, loaded: LoadedCase): HistoryVie
       name,
       grafts: [...grafts],
       asksWeight,
-      limits: brought.map(({ id, limit, untilDay }) => ({
+      limits: brought.map(({ id, limit, untilDay, grafts: only = [] }) => ({
         id,
         says: limit.says,
         untilDay: untilDay ?? null,
+        grafts: [...only],
       })),
     })),
     conditionChoices: conditions

@@ -45,9 +45,10 @@ export function notFound(): ApiProblem {
 }
 
 /** Input that is well-formed JSON but wrong. */
-export function refused(problems: readonly FieldProblem[]): ApiProblem {
+export function refused(problems: readonly FieldProblem[], more: { changed?: unknown } = {}): ApiProblem {
   return new ApiProblem(422, "refused-input", "Some of this cannot be recorded. Nothing was saved.", {
     problems,
+    ...more,
   });
 }
 

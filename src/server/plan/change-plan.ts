@@ -10,6 +10,7 @@ import { firstPrescription, type Exercise, type Variant } from "~/core/exercise/
 import { findKnob } from "~/core/exercise/knob";
 import type { Prescription } from "~/core/exercise/prescription";
 import { obstacle } from "~/core/limit/obstacle";
+import { isBinding, type Restriction } from "~/core/limit/restriction";
 import { localDay } from "~/core/schedule/local-day";
 import type { StaffContext } from "~/server/staff-context";
 import { clinicCatalogue } from "~/server/catalogue/clinic-catalogue";
@@ -25,7 +26,8 @@ import { planView } from "./read-plan";
 
 /**
  * Puts an exercise of the clinic's catalogue into a patient's plan. An exercise that the episode has used before is
- * taken in the version it began with. Limits of surgeon, stage and person are not lifted by a signature.
+ * taken in the version it began with. Against a limit that is neither the surgeon's nor a procedure's it goes with a written
+ * reason, which stays with it; against those only by changing the limit.
  */
 export function addItem(staff: StaffContext, episodeId: string, body: ItemBody): Promise<PlanWritten> {
   const fact: Fact = { of: "items", body, action: "add-item" };
@@ -39,12 +41,16 @@ export function addItem(staff: StaffContext, episodeId: string, body: ItemBody):
     const variant = exercise.variants.find((candidate) => candidate.id === body.variantId);
     if (!variant) throw refused([{ path: "/variantId", problem: "is not a variant of this exercise" }]);
     const prescription = prescribed(variant, body);
+    const barred = limitsInTheWay(loaded, exercise, variant, prescription);
     const problems = [
       ...settingProblems(variant, body),
       ...doseProblems(prescription.dose, variant, "/dose"),
-      ...planProblems(scope, exercise, variant, prescription),
+      ...planProblems(scope, exercise),
     ];
     if (problems.length > 0) throw refused(problems);
+    const reason = body.against?.trim();
+    const isAgainst = barred.length > 0 && reason !== undefined && !barred.some(isBinding);
+    if (barred.length > 0 && !isAgainst) throw againstLimits(barred);
     if (!attached) {
       const definition = { kind: "exercise", code: exercise.id, body: exercise } as const;
       const hash = await storeDefinition(db, staff.clinicId, definition, writing.at);
@@ -53,7 +59,16 @@ export function addItem(staff: StaffContext, episodeId: string, body: ItemBody):
     const { id: exerciseId, lane } = exercise;
     const position = file.items.length;
     const { at } = writing;
-    await appendFact(db, writing, items, { id: body.id, exerciseId, lane, position, createdAt: at });
+    await appendFact(db, writing, items, {
+      id: body.id,
+      exerciseId,
+      lane,
+      position,
+      createdAt: at,
+      ...(isAgainst
+        ? { against: barred.map(({ says, origin }) => ({ says, origin })), againstReason: reason }
+        : {}),
+    });
     await appendFact(db, writing, prescriptions, { id: uuid(), itemId: body.id, from: at, prescription });
   });
 }
@@ -121,19 +136,36 @@ const haltedProblem: FieldProblem = {
   problem: "cannot be added: a stop signal is open. It is cleared in writing first",
 };
 
-function planProblems(
-  { loaded }: WriteScope,
+function planProblems({ loaded: { file } }: WriteScope, exercise: Exercise): FieldProblem[] {
+  if (haltsOf(file).length > 0) return [haltedProblem];
+  const already = file.items.some((item) => item.exerciseId === exercise.id && item.endedAt === undefined);
+  return already ? [{ path: "/exerciseId", problem: "is in the plan already" }] : [];
+}
+
+/** Every limit in force that a prescription would break, the surgeon's and a procedure's first. */
+function limitsInTheWay(
+  loaded: WriteScope["loaded"],
   exercise: Exercise,
   variant: Variant,
   prescription: Prescription,
-): FieldProblem[] {
+): Restriction[] {
   const { file } = loaded;
-  if (haltsOf(file).length > 0) return [haltedProblem];
-  const already = file.items.some((item) => item.exerciseId === exercise.id && item.endedAt === undefined);
-  if (already) return [{ path: "/exerciseId", problem: "is in the plan already" }];
-  const stage = stageOf(file.pathway, loaded.review().stage);
-  const limits = limitsOf(file, stage);
   const today = localDay(file.asOf, file.zone);
-  const stop = obstacle(prescription, variant, exercise, limits, today, loaded.book());
-  return stop ? [{ path: "/variantId", problem: `is blocked: ${stop.says}` }] : [];
+  const found: Restriction[] = [];
+  let limits = limitsOf(file, stageOf(file.pathway, loaded.review().stage));
+  for (;;) {
+    const stop = obstacle(prescription, variant, exercise, limits, today, loaded.book());
+    if (!stop) return found;
+    found.push(stop);
+    limits = limits.filter((limit) => limit !== stop);
+  }
+}
+
+/** What stands in the way, and whether a clinician may go against it with a written reason. */
+function againstLimits(barred: readonly Restriction[]): Error {
+  const binding = barred.filter(isBinding);
+  const named = binding.length > 0 ? binding : barred;
+  const problems = named.map(({ says }) => ({ path: "/variantId", problem: `is blocked: ${says}` }));
+  const changed = binding.length > 0 ? {} : { changed: { against: barred.map(({ says }) => says) } };
+  return refused(problems, changed);
 }

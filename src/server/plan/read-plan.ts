@@ -5,7 +5,8 @@ import { doseMinutes } from "~/core/dose/dose-minutes";
 import { planMinutes } from "~/core/dose/plan-minutes";
 import type { NextStep, PlanItem, PlanView } from "~/contract/plan";
 import { measuredHeight } from "~/core/case/measured-height";
-import { limitsOf } from "~/core/case/in-force";
+import type { CaseFile, CaseItem } from "~/core/case/case-file";
+import { limitsOf, limitsOfItem } from "~/core/case/in-force";
 import { signedChangesOf } from "~/core/case/item-input";
 import type { ItemReview } from "~/core/review/review-case";
 import { stageOf } from "~/core/pathway/pathway";
@@ -41,7 +42,8 @@ export function planView(staff: StaffContext, loaded: LoadedCase): PlanView {
     planItem(item, {
       exercise: exerciseOf(file.exercises, item),
       changes: signedChangesOf(file, item.itemId),
-      restrictions: limits,
+      restrictions: limitsOfItem(file, stage, caseItemOf(file, item.itemId)),
+      against: caseItemOf(file, item.itemId).against ?? null,
       today,
       book: loaded.book(),
     }),
@@ -75,12 +77,14 @@ function planItem(
     exercise,
     changes,
     restrictions,
+    against,
     today,
     book,
   }: {
     exercise: Exercise;
     changes: SignedChange[];
     restrictions: Restriction[];
+    against: NonNullable<CaseItem["against"]> | null;
     today: string;
     book: DemandBook;
   },
@@ -99,6 +103,7 @@ function planItem(
     harder: nextStep(exercise, nextHarder({ exercise, prescription, changes, restrictions }, today, book)),
     easier: nextStep(exercise, easier(exercise, prescription, { restrictions, today, book })),
     stopped: proposal.outcome === "stop",
+    against: against && { limits: against.limits.map(({ says }) => says), reason: against.reason },
     blockedBy: obstacle(prescription, variant, exercise, restrictions, today, book)?.says ?? null,
   };
 }
@@ -111,6 +116,12 @@ function nextStep(exercise: Exercise, found: Harder): NextStep {
   const { kind, knob, from, to, prescription } = found.change;
   const variantName = kind === "variant" ? variantOf(exercise, prescription.variantId).name : null;
   return { ...nothing, knob, from, to, variantName };
+}
+
+function caseItemOf(file: CaseFile, itemId: string): CaseItem {
+  const found = file.items.find(({ id }) => id === itemId);
+  if (!found) throw new RangeError("the review names an item that the case does not have");
+  return found;
 }
 
 function exerciseOf(exercises: readonly Exercise[], { exerciseId }: ItemReview): Exercise {

@@ -13,19 +13,30 @@ type About = Pick<Stage, "name" | "aim" | "expect"> & {
   readonly beforeSurgery?: boolean;
 };
 
-/**
- * A stage whose lanes, phases and limits come from the stage needs: for each lane the exercises with a variant that suits
- * it, and the rule that work stays within the lane's phases.
- */
-export function stage(pathway: string, code: string, about: About): Stage {
+const needOf = (pathway: string, code: string) => {
   const need = stageNeeds.find((entry) => entry.pathway === pathway && entry.stage === code);
   if (!need) throw new RangeError(`the stage needs have no ${pathway}, ${code}`);
+  return need;
+};
+
+/** What a stage limits by its need: its own limits, and the phases its lanes stay within. */
+export function limitsByNeed(pathway: string, code: string): Restriction[] {
+  const need = needOf(pathway, code);
   const phases: Restriction = {
     kind: "phases",
     lanes: need.lanes,
     origin: "stage",
     says: "this belongs to a later stage",
   };
+  return [...need.limits, phases];
+}
+
+/**
+ * A stage whose lanes, phases and limits come from the stage needs: for each lane the exercises with a variant that suits
+ * it, and the rule that work stays within the lane's phases.
+ */
+export function stage(pathway: string, code: string, about: About): Stage {
+  const need = needOf(pathway, code);
   const { name, aim, expect, caution, gate, beforeSurgery, limits = [] } = about;
   return {
     code,
@@ -39,7 +50,7 @@ export function stage(pathway: string, code: string, about: About): Stage {
         .filter((exercise) => exercise.variants.some((variant) => suits(exercise, variant, need, lane)))
         .map((exercise) => exercise.id),
     })),
-    limits: [...need.limits, ...limits, phases],
+    limits: [...limitsByNeed(pathway, code), ...limits],
     ...(caution === undefined ? {} : { caution }),
     ...(beforeSurgery === undefined ? {} : { beforeSurgery }),
     ...(gate === undefined ? {} : { gate }),

@@ -1,6 +1,7 @@
 import type { Criterion } from "~/core/gate/gate";
 import type { Pathway, Stage } from "~/core/pathway/pathway";
 import { commonPractice, recalled } from "../source";
+import { limitsByNeed } from "./compose";
 
 const fresh = 14;
 
@@ -62,7 +63,10 @@ const protect: Stage = {
     { lane: "trunk", exercises: ["front-plank"] },
     { lane: "balance", exercises: ["single-leg-stance"] },
   ],
-  limits: [stageLimit("effort", "30-40", "squeezes stay at 30–40 % in this stage")],
+  limits: [
+    ...limitsByNeed("groin-strain", "protect"),
+    stageLimit("effort", "30-40", "squeezes stay at 30–40 % in this stage"),
+  ],
   caution: "No adductor stretch, no maximal test.",
   gate: {
     minimumDaysSinceOnset: 3,
@@ -107,7 +111,10 @@ const isometric: Stage = {
     { lane: "balance", exercises: ["single-leg-stance"] },
     { lane: "mobility", exercises: ["hip-active-range"] },
   ],
-  limits: [stageLimit("effort", "70-85", "maximal squeezes wait for the next stage")],
+  limits: [
+    ...limitsByNeed("groin-strain", "isometric"),
+    stageLimit("effort", "70-85", "maximal squeezes wait for the next stage"),
+  ],
   caution: "Pressing harder than the band does not speed this up.",
   gate: {
     minimumDaysSinceOnset: 10,
@@ -154,7 +161,7 @@ const build: Stage = {
     { lane: "trunk", exercises: ["front-plank"] },
     { lane: "balance", exercises: ["single-leg-stance"] },
   ],
-  limits: [],
+  limits: [...limitsByNeed("groin-strain", "build")],
   gate: {
     minimumDaysSinceOnset: 21,
     minimumDaysInStage: 10,
@@ -191,7 +198,7 @@ const spring: Stage = {
     { lane: "trunk", exercises: ["front-plank"] },
     { lane: "landing", exercises: ["rebounds"] },
   ],
-  limits: [],
+  limits: [...limitsByNeed("groin-strain", "load-and-spring")],
   gate: {
     minimumDaysSinceOnset: 28,
     minimumDaysInStage: 10,
@@ -226,7 +233,7 @@ const run: Stage = {
     { lane: "hamstrings", exercises: ["hinge"] },
     { lane: "trunk", exercises: ["front-plank"] },
   ],
-  limits: [],
+  limits: [...limitsByNeed("groin-strain", "run-and-return")],
   gate: {
     minimumDaysSinceOnset: 35,
     minimumDaysInStage: 14,
@@ -282,13 +289,14 @@ const keep: Stage = {
     { lane: "trunk", exercises: ["front-plank"] },
     { lane: "landing", exercises: ["rebounds"] },
   ],
-  limits: [],
+  limits: [...limitsByNeed("groin-strain", "keep")],
 };
 
 /** Adductor strain, six stages. Thresholds are defaults a clinic may change; composed from common practice. */
 export const groinPathway: Pathway = {
   code: "groin-strain",
   name: "Groin (adductor) strain",
+  region: "groin",
   siteLane: "adductors",
   stages: [protect, isometric, build, spring, run, keep],
   source: commonPractice,

@@ -1,5 +1,5 @@
 import type { StageNeed } from "~/core/progression/stage-need";
-import { bendLimit, forbid, knobLimit, need } from "./need";
+import { bendLimit, forbid, knobLimit, need, onTwoLegs } from "./need";
 
 const noImpact = forbid("no jumping or running in this stage", "impact");
 const noEndRange = forbid("no end-range bending backward", "end-range-lumbar-extension", "impact");
@@ -23,7 +23,13 @@ export const backAndGeneralNeeds: readonly StageNeed[] = [
   ),
   need("back-stiff-extension", "keep", "compound", ["trunk", "hip-extensors", "mobility"], [noImpact]),
 
-  need("slipped-vertebra", "settle", "early", ["trunk", "hip-extensors", "mobility"], [noEndRange]),
+  need(
+    "slipped-vertebra",
+    "settle",
+    "early",
+    ["trunk", "hip-extensors", "mobility"],
+    [noEndRange, onTwoLegs],
+  ),
   need(
     "slipped-vertebra",
     "endurance",

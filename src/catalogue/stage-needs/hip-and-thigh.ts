@@ -1,5 +1,5 @@
 import type { StageNeed } from "~/core/progression/stage-need";
-import { bendLimit, forbid, knobLimit, need } from "./need";
+import { bendLimit, forbid, knobLimit, need, onTwoLegs } from "./need";
 
 const noAdductorStretch = forbid("no adductor stretching in this stage", "adductor-stretch");
 const noImpact = forbid("no jumping or running in this stage", "impact");
@@ -56,7 +56,7 @@ export const hipAndThighNeeds: readonly StageNeed[] = [
     "protect-and-hold",
     "early",
     ["hamstrings", "mobility", "trunk", "hip-extensors"],
-    [forbid("no lengthening of the hamstring yet", "hamstring-lengthening", "impact")],
+    [forbid("no lengthening of the hamstring yet", "hamstring-lengthening", "impact"), onTwoLegs],
   ),
   need(
     "hamstring-strain",
@@ -86,7 +86,7 @@ export const hipAndThighNeeds: readonly StageNeed[] = [
     "protect",
     "early",
     ["mobility", "hip-extensors", "knee-extensors", "trunk", "hip-rotators"],
-    [capsule, bendLimit("hip", 90, "hip bend stays within 90°")],
+    [capsule, bendLimit("hip", 90, "hip bend stays within 90°"), onTwoLegs],
   ),
   need(
     "hip-arthroscopy",

@@ -1,5 +1,5 @@
 import type { StageNeed } from "~/core/progression/stage-need";
-import { bendLimit, forbid, knobLimit, need } from "./need";
+import { bendLimit, forbid, knobLimit, need, onTwoLegs } from "./need";
 
 const noImpact = forbid("no jumping or running in this stage", "impact");
 const noKneeling = forbid("no kneeling on the knee yet", "kneeling", "impact");
@@ -60,6 +60,7 @@ export const kneeAndAnkleNeeds: readonly StageNeed[] = [
     ["mobility", "knee-extensors", "hip-extensors", "trunk", "calf"],
     [
       noKneeling,
+      onTwoLegs,
       bendLimit("knee", 125, "as the knee allows, to 125°"),
       forbid(
         "no open-chain extension and no resisted bending yet",
@@ -107,7 +108,7 @@ export const kneeAndAnkleNeeds: readonly StageNeed[] = [
     "settle",
     "early",
     ["mobility", "knee-extensors", "hip-extensors", "calf"],
-    [noKneeling],
+    [noKneeling, onTwoLegs],
   ),
   need(
     "meniscus-partial",
@@ -126,6 +127,7 @@ export const kneeAndAnkleNeeds: readonly StageNeed[] = [
     ["mobility", "knee-extensors", "hip-extensors", "trunk"],
     [
       noKneeling,
+      onTwoLegs,
       bendLimit("knee", 90, "knee bend stays within 90° for six weeks"),
       forbid("no resisted bending while the repair heals", "resisted-knee-flexion"),
     ],

@@ -53,6 +53,14 @@ export const bendLimit = (joint: "knee" | "hip", mostDeg: number, says: string):
   says,
 });
 
+/** Early work is done on two legs: an isometric hold is not a squat held on one. */
+export const onTwoLegs: Restriction = {
+  kind: "legs",
+  most: "both",
+  origin: "stage",
+  says: "on two legs in this stage",
+};
+
 /** What a stage forbids outright. */
 export const forbid = (says: string, ...codes: ForbidCode[]): Restriction => ({
   kind: "forbid",

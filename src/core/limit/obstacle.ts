@@ -1,6 +1,7 @@
 import type { Demand } from "~/core/demand/demand";
 import type { DemandBook, Told } from "~/core/demand/demand-book";
 import { labelBook } from "~/core/demand/label-book";
+import type { Phase } from "~/core/exercise/body";
 import type { Exercise, Variant } from "~/core/exercise/exercise";
 import { kitNeeded, loadKit } from "~/core/exercise/kit-needed";
 import { findKnob } from "~/core/exercise/knob";
@@ -90,12 +91,23 @@ function brokenWords(limit: OfWords, { prescription, variant, exercise }: Subjec
     case "variants":
       return !limit.allowed.includes(prescription.variantId);
     case "phases": {
-      const entry = limit.lanes.find(({ lane }) => lane === exercise.lane);
-      return entry !== undefined && variant.phase !== undefined && !entry.phases.includes(variant.phase);
+      return variant.phase !== undefined && !phasesFor(limit, exercise.lane).includes(variant.phase);
     }
     case "note":
       return false;
   }
+}
+
+/**
+ * The phases that a stage allows for work of a lane: its own where the stage names the lane. Other lanes go no further than the
+ * stage does; in a stage of range and isometrics alone only range, for a held squat of another lane is no early work.
+ */
+function phasesFor({ lanes }: Of<"phases">, lane: Exercise["lane"]): readonly Phase[] {
+  const own = lanes.find((entry) => entry.lane === lane);
+  if (own) return own.phases;
+  const any = new Set(lanes.flatMap(({ phases }) => phases));
+  const isEarly = ![...any].some((phase) => phase !== "range" && phase !== "isometric");
+  return isEarly ? ["range"] : ["range", ...any];
 }
 
 /** An arc lies within another by its ends; how wide it is says nothing. */

@@ -61,7 +61,10 @@ export const Restriction = Type.Union([
       lanes: Type.Array(Type.Object({ lane: Lane, phases: Type.Array(Phase) }, closed)),
       ...common,
     },
-    { ...closed, description: "Work of these lanes stays within these phases" },
+    {
+      ...closed,
+      description: "Work of these lanes stays within these phases; other lanes go no further than the stage",
+    },
   ),
   Type.Object({ kind: Type.Literal("forbid"), codes: Type.Array(ForbidCode), ...common }, closed),
   ...predicateSchemas(common),

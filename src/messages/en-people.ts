@@ -88,6 +88,8 @@ export const people = {
   "placing.title": "Proposed",
   "placing.stage": "Stage",
   "placing.otherStage": "Why another stage than the one proposed",
+  "placing.past": "This goes past a gate that is not met, and is kept for ever as that:",
+  "placing.leftOut": "Left out: {reasons}",
   "placing.none": "leave this lane empty",
   "placing.sum": "{items, plural, one {# exercise} other {# exercises}} · {minutes} of {have} min a day",
   "placing.target": "{left} weeks to the target; minimum times need {needed}.",

@@ -117,7 +117,8 @@ describe("the plan", () => {
       daysPerWeek: 2,
     };
     expect(paths(await add({ ...variant, dose }))).toContain("/dose/style");
-    const low = await add({ ...variant, settings: { "step-height": 5 } });
+    const against = "A step of 5 cm is what the fencing lunge begins with";
+    const low = await add({ ...variant, settings: { "step-height": 5 }, against });
     expect(low.status).toBe(201);
     const item = low.body.plan.items.find((i: PlanItem) => i.exerciseId === "side-step-up");
     expect(item).toMatchObject({ prescription: { settings: { "step-height": 5 } }, harder: { to: 10 } });

@@ -53,6 +53,10 @@ describe("another clinic's ids answer 404, at every endpoint that takes one", ()
     clearances: () => ({ id: uuid(), itemId: squeezeOf("fencer"), reason: "because" }),
     signals: () => ({ id: uuid(), code: "dizziness" }),
     "signal-clearances": () => ({ id: uuid(), signalId: uuid(), reason: "because" }),
+    "signals-taken-back": () => ({ id: uuid(), signalId: uuid() }),
+    "criterion-words": () => ({ id: uuid(), criterion: "range", reason: "because" }),
+    events: () => ({ id: uuid(), kind: "reinjury", on: "2026-03-09", reason: "because" }),
+    conditions: () => ({ id: uuid(), code: "falls", present: true, reason: "because" }),
     suspects: () => ({
       id: uuid(),
       trainingDate: "2026-03-08",

@@ -236,3 +236,25 @@ describe("a red flag that was ticked at intake and is not any more", () => {
     expect(problems(await client.post("/api/intakes", intakeOf(episode)))).toEqual(["/intake/unticked"]);
   });
 });
+
+describe("a stage beyond the one proposed, at intake", () => {
+  it("is past a closed gate: with a reason in words, and for ever shown with what was not met", async () => {
+    const id = uuid();
+    const body = intakeOf(id);
+    for (const reason of [undefined, "abc", "   "])
+      expect(problems(await client.post("/api/intakes", { ...body, reason }))).toContain("/reason");
+    expect((await client.post("/api/intakes", body)).status).toBe(201);
+    const { moves } = (await client.get(at("gate", id))).body;
+    expect(moves[0]).toMatchObject({
+      kind: "override",
+      unmet: expect.arrayContaining(["Pain in a low step-down"]),
+    });
+  });
+
+  it("never lies after an operation that has not been done", async () => {
+    const surgery = { on: "2026-04-10", procedure: "cruciate ligament reconstruction", graft: "hamstring" };
+    const intake = someIntake("ligament-reconstruction", { surgery });
+    const body = { ...intakeOf(uuid()), intake, stage: "recover" };
+    expect(problems(await client.post("/api/intakes", body))).toContain("/stage");
+  });
+});

@@ -1,9 +1,11 @@
 import type { Gate } from "~/core/gate/gate";
+import type { Lane } from "~/core/exercise/body";
 import type { Stage } from "~/core/pathway/pathway";
 import { suits } from "~/core/progression/stage-need";
 import type { Restriction } from "~/core/limit/restriction";
 import { startingExercises } from "../exercises/all";
 import { stageNeeds } from "../stage-needs/all";
+import { firsts } from "../stage-needs/first";
 
 type About = Pick<Stage, "name" | "aim" | "expect"> & {
   readonly school?: Stage["school"];
@@ -18,6 +20,12 @@ const needOf = (pathway: string, code: string) => {
   if (!need) throw new RangeError(`the stage needs have no ${pathway}, ${code}`);
   return need;
 };
+
+/** What a stage needs most of a lane, where something is said of it. */
+export function firstOf(pathway: string, code: string, lane: Lane): { first?: string[] } {
+  const first = firsts[`${pathway} ${code}`]?.[lane];
+  return first ? { first: [...first] } : {};
+}
 
 /** What a stage limits by its need: its own limits, and the phases its lanes stay within. */
 export function limitsByNeed(pathway: string, code: string): Restriction[] {
@@ -46,6 +54,7 @@ export function stage(pathway: string, code: string, about: About): Stage {
     school: about.school ?? "monitored",
     lanes: need.lanes.map(({ lane }) => ({
       lane,
+      ...firstOf(pathway, code, lane),
       exercises: startingExercises
         .filter((exercise) => exercise.variants.some((variant) => suits(exercise, variant, need, lane)))
         .map((exercise) => exercise.id),

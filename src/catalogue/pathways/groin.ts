@@ -1,7 +1,7 @@
 import type { Criterion } from "~/core/gate/gate";
 import type { Pathway, Stage } from "~/core/pathway/pathway";
 import { commonPractice, recalled } from "../source";
-import { limitsByNeed } from "./compose";
+import { firstOf, limitsByNeed } from "./compose";
 
 const fresh = 14;
 
@@ -298,6 +298,9 @@ export const groinPathway: Pathway = {
   name: "Groin (adductor) strain",
   region: "groin",
   siteLane: "adductors",
-  stages: [protect, isometric, build, spring, run, keep],
+  stages: [protect, isometric, build, spring, run, keep].map((stage) => ({
+    ...stage,
+    lanes: stage.lanes.map((entry) => ({ ...entry, ...firstOf("groin-strain", stage.code, entry.lane) })),
+  })),
   source: commonPractice,
 };

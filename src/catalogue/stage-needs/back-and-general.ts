@@ -50,7 +50,7 @@ export const backAndGeneralNeeds: readonly StageNeed[] = [
     "stairs-again",
     "start",
     "isolated",
-    ["hip-extensors", "knee-extensors", "calf", "hip-abductors"],
+    ["hip-extensors", ["knee-extensors", "compound"], "calf", "hip-abductors", ["balance", "compound"]],
     [lowBend, noImpact],
   ),
   need(

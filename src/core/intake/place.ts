@@ -3,6 +3,7 @@ import { Type, type Static } from "@sinclair/typebox";
 import { doseMinutes, DoseMinutesOutput } from "~/core/dose/dose-minutes";
 import { planMinutes } from "~/core/dose/plan-minutes";
 import { oneOf } from "~/core/schema/one-of";
+import { GateResult } from "~/core/gate/gate";
 import { evaluateGate } from "~/core/gate/evaluate-gate";
 import type { Measure, MeasureResult } from "~/core/measure/measure";
 import type { Pathway, Stage } from "~/core/pathway/pathway";
@@ -36,6 +37,8 @@ const PlacedItem = Type.Object({
   exerciseName: Type.String(),
   variantId: Type.String(),
   variantName: Type.String(),
+  /** The exercise of the catalogue whose figure it has; null for its own. */
+  drawnLike: Type.Union([Type.String(), Type.Null()]),
   prescription: Prescription,
   time: DoseMinutesOutput,
 });
@@ -45,6 +48,8 @@ export const PlacedLane = Type.Object({
   lane: Lane,
   chosen: Type.Union([PlacedItem, Type.Null()]),
   alternatives: Type.Array(PlacedItem),
+  /** What limits left out of this lane, by their words. */
+  leftOut: Type.Array(Type.Object({ says: Type.String(), count: Type.Integer() })),
   reasons: Type.Array(Reason),
 });
 export type PlacedLane = Static<typeof PlacedLane>;
@@ -59,6 +64,8 @@ export const Placing = Type.Object({
   /** Whole weeks that the minimum times still need to the last stage, and the weeks to the target; null without one. */
   weeksNeeded: Type.Integer(),
   weeksToTarget: Type.Union([Type.Integer(), Type.Null()]),
+  /** The gate that the proposed stage ends with, as it stands: what is not met when a later stage is signed. */
+  gate: Type.Union([GateResult, Type.Null()]),
 });
 export type Placing = Static<typeof Placing>;
 
@@ -80,13 +87,13 @@ const alternativesShown = 6;
 /**
  * Proposes stage and exercises from dates, baseline and limits: the furthest stage whose earlier gates are open by time and
  * by what was measured, never above what time or a limit allows; then for each of its lanes the exercise that fits kit,
- * positions, limits and irritability. A clinician changes and signs it.
+ * positions, limits and irritability, and that the stage needs most. A clinician changes and signs it.
  *
  * @returns stage and lanes with their reasons; a lane nothing fits is named, not left out
  */
 export function placePatient(input: PlaceInput): Placing {
   const { intake, pathway, today } = input;
-  const { stage, reasons } = placedStage(input);
+  const { stage, reasons, gate } = placedStage(input);
   const counted = operatedOn(intake, today) ?? intake.onsetOn;
   const limits: Restriction[] = [
     ...intake.limits,
@@ -104,6 +111,7 @@ export function placePatient(input: PlaceInput): Placing {
     reasons,
     ...fitted,
     weeksNeeded,
+    gate,
     weeksToTarget: intake.targetOn === undefined ? null : Math.floor(daysBetween(today, intake.targetOn) / 7),
   };
 }
@@ -115,13 +123,14 @@ const operatedOn = ({ surgery }: Intake, today: string) =>
 function placedStage({ intake, pathway, measures, results, today }: PlaceInput): {
   stage: Stage;
   reasons: PlacingReason[];
+  gate: GateResult | null;
 } {
   const operated = operatedOn(intake, today);
   const from = pathway.stages.findIndex((stage) => !(operated !== undefined && stage.beforeSurgery));
   const counted = pathway.countsFrom === "surgery" ? (operated ?? intake.onsetOn) : intake.onsetOn;
   for (const [n, stage] of pathway.stages.entries()) {
     if (n < from) continue;
-    if (!stage.gate) return { stage, reasons: [{ code: "last-stage", values: {} }] };
+    if (!stage.gate) return { stage, reasons: [{ code: "last-stage", values: {} }], gate: null };
     const result = evaluateGate({
       gate: { ...stage.gate, minimumDaysInStage: 0 },
       onsetOn: counted,
@@ -143,7 +152,7 @@ function placedStage({ intake, pathway, measures, results, today }: PlaceInput):
         : []),
       ...(n === from ? [{ code: "first-stage" as const, values: {} }] : []),
     ];
-    return { stage, reasons };
+    return { stage, reasons, gate: result };
   }
   throw new RangeError(`pathway ${pathway.code} ends with a gate`);
 }
@@ -152,14 +161,20 @@ function placedLane(lane: Lane, stage: Stage, limits: readonly Restriction[], in
   const allowed = stage.lanes.find((entry) => entry.lane === lane)?.exercises ?? [];
   const own = input.exercises.filter((exercise) => exercise.lane === lane);
   const named = own.filter((exercise) => allowed.includes(exercise.id));
+  const barred = new Map<string, number>();
   const candidates = (named.length > 0 ? named : own).flatMap((exercise) =>
-    exercise.variants
-      .filter(
-        (variant) =>
-          obstacle(firstPrescription(variant), variant, exercise, limits, input.today, input.book) === null,
-      )
-      .map((variant) => ({ exercise, variant })),
+    exercise.variants.flatMap((variant) => {
+      const stop = obstacle(firstPrescription(variant), variant, exercise, limits, input.today, input.book);
+      if (stop) barred.set(stop.says, (barred.get(stop.says) ?? 0) + 1);
+      return stop ? [] : [{ exercise, variant }];
+    }),
   );
+  const leftOut = [...barred].map(([says, count]) => ({ says, count })).sort((a, b) => b.count - a.count);
+  const first = stage.lanes.find((entry) => entry.lane === lane)?.first ?? [];
+  const needed = ({ id }: Exercise) => (first.includes(id) ? first.indexOf(id) : first.length);
+  const gently = isCareful(input.intake);
+  const place = ({ exercise, variant }: (typeof candidates)[number]) =>
+    gently ? exercise.variants.indexOf(variant) : 0;
   const wanted = wantedPhase(
     candidates.map(({ variant }) => variant),
     input.intake.irritability,
@@ -169,31 +184,44 @@ function placedLane(lane: Lane, stage: Stage, limits: readonly Restriction[], in
     region !== undefined && regions?.includes(region) !== true ? 1 : 0;
   const ordered = [...candidates].sort(
     (a, b) =>
+      needed(a.exercise) - needed(b.exercise) ||
       distance(a.variant, wanted) - distance(b.variant, wanted) ||
       elsewhere(a.exercise) - elsewhere(b.exercise) ||
+      place(a) - place(b) ||
       a.variant.kit.length - b.variant.kit.length,
   );
-  const [first] = ordered;
-  if (!first)
-    return { lane, chosen: null, alternatives: [], reasons: [{ code: "none-fits", values: { lane } }] };
+  const [chosen] = ordered;
+  if (!chosen)
+    return {
+      lane,
+      chosen: null,
+      alternatives: [],
+      leftOut,
+      reasons: [{ code: "none-fits", values: { lane } }],
+    };
   const others = ordered.filter(({ exercise }, i) => {
     const isFirstOfExercise = ordered.findIndex((o) => o.exercise.id === exercise.id) === i;
-    return isFirstOfExercise && exercise.id !== first.exercise.id;
+    return isFirstOfExercise && exercise.id !== chosen.exercise.id;
   });
   return {
     lane,
-    chosen: placedItem(first.exercise, first.variant),
+    chosen: placedItem(chosen.exercise, chosen.variant),
     alternatives: others
       .slice(0, alternativesShown)
       .map(({ exercise, variant }) => placedItem(exercise, variant)),
+    leftOut,
     reasons: [
       { code: "irritability", values: { level: input.intake.irritability, phase: wanted } },
-      ...(first.variant.kit.length > 0
-        ? [{ code: "kit" as const, values: { kit: first.variant.kit.join(",") } }]
+      ...(chosen.variant.kit.length > 0
+        ? [{ code: "kit" as const, values: { kit: chosen.variant.kit.join(",") } }]
         : []),
     ],
   };
 }
+
+/** Helped, supported and smaller work comes before free work when the site is irritable or somebody falls. */
+const isCareful = ({ irritability, fellLastYear, fearsFalling }: Intake) =>
+  irritability === "high" || fellLastYear || fearsFalling === true;
 
 /** Irritable: the gentlest phase that fits; calm: the furthest; between them: the middle one. */
 function wantedPhase(variants: readonly Variant[], irritability: Intake["irritability"]): Phase {
@@ -214,6 +242,7 @@ function placedItem(exercise: Exercise, variant: Variant): PlacedItem {
     exerciseName: exercise.name,
     variantId: variant.id,
     variantName: variant.name,
+    drawnLike: exercise.drawnLike ?? null,
     prescription,
     time: doseMinutes({ dose: prescription.dose, sides: sidesOf(exercise, prescription) }),
   };

@@ -1,7 +1,7 @@
 import type { Demand } from "~/core/demand/demand";
 import type { DemandBook, Told } from "~/core/demand/demand-book";
 import { labelBook } from "~/core/demand/label-book";
-import type { Phase } from "~/core/exercise/body";
+import { phases, type Phase } from "~/core/exercise/body";
 import type { Exercise, Variant } from "~/core/exercise/exercise";
 import { kitNeeded, loadKit } from "~/core/exercise/kit-needed";
 import { findKnob } from "~/core/exercise/knob";
@@ -100,12 +100,13 @@ function brokenWords(limit: OfWords, { prescription, variant, exercise }: Subjec
 
 /**
  * The phases that a stage allows for work of a lane: its own where the stage names the lane. Other lanes go no further than the
- * stage does; in a stage of range and isometrics alone only range, for a held squat of another lane is no early work.
+ * stage does; in a stage of range and isometrics alone only range, for a held squat of another lane is no early work. Arms are not bound.
  */
 function phasesFor({ lanes }: Of<"phases">, lane: Exercise["lane"]): readonly Phase[] {
   const own = lanes.find((entry) => entry.lane === lane);
   if (own) return own.phases;
-  const any = new Set(lanes.flatMap(({ phases }) => phases));
+  if (lane === "upper-body") return phases;
+  const any = new Set(lanes.flatMap((entry) => entry.phases));
   const isEarly = ![...any].some((phase) => phase !== "range" && phase !== "isometric");
   return isEarly ? ["range"] : ["range", ...any];
 }

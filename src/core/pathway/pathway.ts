@@ -20,7 +20,12 @@ export const Stage = Type.Object(
     school: PainSchoolCode,
     lanes: Type.Array(
       Type.Object(
-        { lane: Lane, exercises: Type.Array(Type.String(), { minItems: 1 }) },
+        {
+          lane: Lane,
+          exercises: Type.Array(Type.String(), { minItems: 1 }),
+          /** What the stage needs most of the lane, the first choice first. */
+          first: Type.Optional(Type.Array(Type.String(), { maxItems: 10 })),
+        },
         { additionalProperties: false },
       ),
       { minItems: 1, maxItems: 14 },

@@ -3,6 +3,7 @@ import { v5 as uuidOf } from "uuid";
 import { chosenInstead, planOfChoice, proposedChoice } from "~/core/intake/placed-choice";
 import type { Intake } from "~/core/intake/intake";
 import type { Placing, PlacingReason } from "~/core/intake/place";
+import FigureThumb from "~/islands/figure/FigureThumb";
 import { useWrite } from "~/islands/frame/use-write";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayDose } from "~/messages/describe";
@@ -18,6 +19,8 @@ interface Props {
   maySign: boolean;
 }
 
+const mostReasons = 3;
+
 /** The stage and, lane by lane, the exercise proposed, each with its reason; changed here and signed. */
 export default function PlacingPanel({ id, pathway, placing, intake, beside, maySign }: Props) {
   const [stage, setStage] = useState(placing.stage);
@@ -32,6 +35,9 @@ export default function PlacingPanel({ id, pathway, placing, intake, beside, may
 
   const { items, minutes } = planOfChoice(chosen);
   const others = stage !== placing.stage;
+  const place = (code: string) => pathway.stages.findIndex((one) => one.code === code);
+  const isPast = place(stage) > place(placing.stage);
+  const caution = pathway.stages[place(stage)]?.caution;
   const sign = async () => {
     const written = await send({
       id,
@@ -79,6 +85,22 @@ export default function PlacingPanel({ id, pathway, placing, intake, beside, may
           ))}
         </ul>
       </div>
+      {caution && <p className="text-error mt-1 text-sm font-medium">{caution}</p>}
+      {isPast && (
+        <div className="border-warning rounded-box mt-2 border-2 p-2" data-testid="past-gate">
+          <p className="font-semibold">{t("placing.past")}</p>
+          <ul className="list-disc pl-5 text-sm">
+            {placing.gate && placing.gate.daysLeft > 0 && (
+              <li>{t("stair.gateTime", { days: placing.gate.daysLeft })}</li>
+            )}
+            {(placing.gate?.criteria ?? [])
+              .filter((criterion) => criterion.required && !criterion.passes)
+              .map(({ id: code, name }) => (
+                <li key={code}>{name}</li>
+              ))}
+          </ul>
+        </div>
+      )}
       {others && (
         <label className="mt-2 block text-sm font-medium">
           {t("placing.otherStage")}
@@ -100,6 +122,21 @@ export default function PlacingPanel({ id, pathway, placing, intake, beside, may
               <th scope="row" className="w-36 py-2 pr-2 text-left">
                 {t(`lane.${lane.lane}`)}
               </th>
+              <td className="w-16 py-1 pr-2 max-sm:hidden">
+                {chosen[n] && (
+                  <FigureThumb
+                    exercise={{
+                      id: chosen[n].exerciseId,
+                      lane: lane.lane,
+                      drawnLike: chosen[n].drawnLike ?? undefined,
+                    }}
+                    prescription={chosen[n].prescription}
+                    heightM={null}
+                    side={intake.involvedSide}
+                    className="size-16"
+                  />
+                )}
+              </td>
               <td className="py-1 pr-2">
                 <select
                   className="select w-full"
@@ -117,6 +154,16 @@ export default function PlacingPanel({ id, pathway, placing, intake, beside, may
                   <option value="">{t("placing.none")}</option>
                 </select>
                 <span className="text-base-content/75">{lane.reasons.map(sayReason).join(" ")}</span>
+                {lane.leftOut.length > 0 && (
+                  <span className="text-base-content/75 block text-xs">
+                    {t("placing.leftOut", {
+                      reasons: lane.leftOut
+                        .slice(0, mostReasons)
+                        .map(({ says, count }) => `${says} (${count})`)
+                        .join("; "),
+                    })}
+                  </span>
+                )}
               </td>
               <td className="py-2 text-right whitespace-nowrap">
                 {chosen[n] && (

@@ -3,7 +3,7 @@ import type { IntakeFields } from "./intake-fields";
 
 /** A pathway as the form offers it. */
 export type PathwayChoice = Pick<Pathway, "code" | "name" | "procedures" | "grafts" | "region"> & {
-  stages: { code: string; name: string }[];
+  stages: { code: string; name: string; caution: string | null }[];
 };
 
 /** Somebody the clinic knows, for whom another episode is taken in. */

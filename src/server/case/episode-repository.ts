@@ -69,18 +69,27 @@ export async function lockEpisode(db: Queryable, clinicId: string, id: string): 
 }
 
 /**
- * Locks the heads of all episodes of one person, by id, so that two who write into two of them wait for each other. A person
- * of one episode costs a query.
+ * The ids of all episodes of the person whose episode this is, in order. To be asked outside the transaction that locks them:
+ * its first plain read would fix what it sees of a head before the lock is had.
  */
-export async function lockPerson(db: Queryable, clinicId: string, personId: string): Promise<void> {
+export async function episodesOfPerson(db: Queryable, clinicId: string, id: string): Promise<string[]> {
   const [rows] = await db.execute<RowDataPacket[]>(
-    "SELECT id FROM episodes WHERE clinic_id = ? AND person_id = ? ORDER BY id",
-    [clinicId, personId],
+    `SELECT o.id
+       FROM episodes e
+       JOIN episodes o ON o.clinic_id = e.clinic_id AND o.person_id = e.person_id
+      WHERE e.clinic_id = ? AND e.id = ?
+      ORDER BY o.id`,
+    [clinicId, id],
   );
-  for (const row of rows) {
+  return rows.map((row) => String(row["id"]));
+}
+
+/** Locks some heads one after the other, so that two who write into episodes of one person wait for each other. */
+export async function lockHeads(db: Queryable, clinicId: string, ids: readonly string[]): Promise<void> {
+  for (const id of ids) {
     await db.execute(
       "SELECT id FROM episodes FORCE INDEX (PRIMARY) WHERE clinic_id = ? AND id = ? FOR UPDATE",
-      [clinicId, row["id"]],
+      [clinicId, id],
     );
   }
 }

@@ -3,7 +3,8 @@ import { measuresOf } from "~/catalogue/pathways/measures-of";
 import { personalLimits } from "~/core/intake/intake";
 import type { IntakeBody, IntakeWritten } from "~/contract/intake";
 import type { FieldProblem } from "~/core/schema/field-problem";
-import { stageOf } from "~/core/pathway/pathway";
+import type { Placing } from "~/core/intake/place";
+import { stageOf, type Pathway } from "~/core/pathway/pathway";
 import { firstPrescription, type Exercise, type Variant } from "~/core/exercise/exercise";
 import { obstacle } from "~/core/limit/obstacle";
 import { writeAudit } from "~/server/audit/audit-repository";
@@ -124,6 +125,30 @@ async function refuseWhileHalted(
   throw refused([{ path: "/beside", problem }]);
 }
 
+const reasonLetters = 10;
+
+/** Whether the stage signed lies beyond the one proposed: that goes past a gate which is not open. */
+const goesPast = (stage: string, { stages }: Pathway, placing: Placing) =>
+  stages.findIndex(({ code }) => code === stage) > stages.findIndex(({ code }) => code === placing.stage);
+
+/** Another stage than the one proposed needs a reason; a later one a reason in words, and no operation still to come. */
+function stageProblems({ stage, reason }: IntakeBody, pathway: Pathway, placing: Placing): FieldProblem[] {
+  if (stage === placing.stage) return [];
+  if (!reason) return [{ path: "/reason", problem: "is needed for another stage than the one proposed" }];
+  if (!goesPast(stage, pathway, placing)) return [];
+  const before = pathway.stages.find(({ code }) => code === placing.stage)?.beforeSurgery === true;
+  if (before) return [{ path: "/stage", problem: "comes after the operation, which has not been done" }];
+  const isShort = reason.trim().length < reasonLetters;
+  return isShort
+    ? [
+        {
+          path: "/reason",
+          problem: `is short for a stage whose gate is not met: at least ${reasonLetters} letters, kept for ever`,
+        },
+      ]
+    : [];
+}
+
 function chosenItems(
   body: IntakeBody,
   { pathway, catalogue, placing, today, book, known }: CheckedIntake,
@@ -131,8 +156,7 @@ function chosenItems(
   const problems: FieldProblem[] = [];
   const stage = pathway.stages.find((candidate) => candidate.code === body.stage);
   if (!stage) throw refused([{ path: "/stage", problem: "is not a stage of this pathway" }]);
-  if (body.stage !== placing.stage && !body.reason)
-    problems.push({ path: "/reason", problem: "is needed for another stage than the one proposed" });
+  problems.push(...stageProblems(body, pathway, placing));
   const limits = [
     ...body.intake.limits,
     ...personalLimits(body.intake),
@@ -191,12 +215,15 @@ async function store(
   await attachDefinitions(db, clinicId, episodeId, hashes);
   const w: Writing = { clinicId, staffId, episodeId, at };
   const reason = body.reason?.trim() ?? placing.reasons.map((r) => r.code).join(", ");
+  const isPast = goesPast(body.stage, pathway, placing);
   await appendFact(db, w, stageMoves, {
     id: uuid(),
     at,
     stage: body.stage,
     reason: `Placed at intake: ${reason}`,
-    kind: "place",
+    // Beyond what was proposed is past a closed gate, and stays on record as that, with what was not met.
+    kind: isPast ? "override" : "place",
+    ...(isPast && placing.gate ? { gate: placing.gate } : {}),
   });
   if (intake.school)
     await appendFact(db, w, schools, { id: uuid(), at, school: intake.school, reason: "Set at intake" });

@@ -2,7 +2,7 @@ import { writeAudit } from "~/server/audit/audit-repository";
 import type { StaffContext } from "~/server/staff-context";
 import { projectQuietly } from "~/server/caseload/project-caseload";
 import { now } from "~/server/clock";
-import type { Connection } from "~/server/db/connection";
+import { pool, type Connection } from "~/server/db/connection";
 import { inTransaction } from "~/server/db/transaction";
 import { facts, type FactName } from "~/server/facts/all";
 import { episodeOfFact, type Writing } from "~/server/facts/sql";
@@ -11,9 +11,9 @@ import { loadCases, reloadAfter } from "~/server/case/case-loader";
 import {
   bumpSiblings,
   bumpVersion,
-  findEpisode,
+  episodesOfPerson,
   lockEpisode,
-  lockPerson,
+  lockHeads,
 } from "~/server/case/episode-repository";
 import { isKnownTwin, type Sent } from "~/server/receipt/known-twin";
 import type { LoadedCase } from "~/server/case/make-case";
@@ -52,10 +52,10 @@ export async function writeInto<A>(
 ): Promise<{ repeated: boolean; seen: A }> {
   const at = now();
   const sent: Sent = { id: body.id.toLowerCase(), kind: of, episodeId, body };
+  const isOfPerson = facts[of].ofPerson === true;
+  const ofPerson = isOfPerson ? await episodesOfPerson(pool(), staff.clinicId, episodeId) : [];
   const written = await inTransaction(async (db) => {
-    const isOfPerson = facts[of].ofPerson === true;
-    const owner = isOfPerson ? await findEpisode(db, staff.clinicId, episodeId) : null;
-    if (owner) await lockPerson(db, staff.clinicId, owner.personId);
+    await lockHeads(db, staff.clinicId, ofPerson);
     const head = await lockEpisode(db, staff.clinicId, episodeId);
     if (!head) throw notFound();
     if (await isWritten(db, staff, sent, of)) return null;

@@ -147,8 +147,7 @@ export const judgement = {
   "signal.not-examined": "Acute injury that nobody has examined",
   "signal.inflammatory-flare": "An inflammatory disease in flare",
   "signal.knee-locked": "The knee is locked: it neither bends nor straightens",
-  "signal.cannot-lift-leg":
-    "The straight leg cannot be lifted, newly or since an injury (not just after surgery)",
+  "signal.cannot-lift-leg": "Cannot lift the straight leg any more (just after surgery it is a measure)",
   "signal.nerve-worse": "Numbness or weakness of the leg that is getting worse",
   "signal.groin-hop-night": "A runner''s deep groin pain that hurts in hopping or at night",
   "signal.leg-pain-standing": "Leg pain in standing or walking that sitting eases",

@@ -17,6 +17,8 @@ import { island } from "~/islands/frame/island";
 
 interface Props {
   pathways: PathwayChoice[];
+  /** What can be done in an operation, by code and name. */
+  procedures: { code: string; name: string }[];
   drafts: DraftList["drafts"];
   zone: string;
   maySign: boolean;
@@ -27,7 +29,7 @@ interface Props {
 const pauseMs = 800;
 
 /** Takes a new patient in, in the order of the work; kept as it goes, placed and signed at the end. */
-function IntakePage({ pathways, drafts, zone, maySign, known }: Props) {
+function IntakePage({ pathways, procedures, drafts, zone, maySign, known }: Props) {
   const form = useForm<IntakeFields>({ defaultValues: { ...emptyIntake, ...known } });
   const [id, setId] = useState(() => uuid());
   const [placing, setPlacing] = useState<Placing | null>(null);
@@ -101,7 +103,7 @@ function IntakePage({ pathways, drafts, zone, maySign, known }: Props) {
         <form onSubmit={propose} className="mt-3 grid items-start gap-4 lg:grid-cols-2" noValidate>
           <div className="flex flex-col gap-4">
             <PersonSection known={watch("beside") !== ""} />
-            <ProblemSection pathways={pathways} pathway={pathway} />
+            <ProblemSection pathways={pathways} pathway={pathway} others={procedures} />
             <LimitsSection />
           </div>
           <div className="flex flex-col gap-4">

@@ -25,6 +25,15 @@ export function PersonSection({ known }: { known: boolean }) {
       <TextField name="familyName" label={t("intake.familyName")} />
       <TextField name="bornOn" label={t("intake.bornOn")} type="date" />
       <TextField name="activity" label={t("intake.activity")} />
+      <SelectField
+        name="normGroup"
+        label={t("intake.normGroup")}
+        options={[
+          ["", t("intake.normGroup.none")],
+          ["female", t("intake.normGroup.female")],
+          ["male", t("intake.normGroup.male")],
+        ]}
+      />
     </Section>
   );
 }
@@ -32,10 +41,14 @@ export function PersonSection({ known }: { known: boolean }) {
 export function ProblemSection({
   pathways,
   pathway,
+  others,
 }: {
   pathways: PathwayChoice[];
   pathway: PathwayChoice | undefined;
+  /** What else can be done in an operation. */
+  others: readonly { readonly code: string; readonly name: string }[];
 }) {
+  const { watch } = useFormContext<IntakeFields>();
   const none = ["", "–"] as const;
   return (
     <Section title={t("intake.problem")}>
@@ -75,6 +88,16 @@ export function ProblemSection({
             />
           )}
         </>
+      )}
+      {pathway?.procedures && watch("surgeryOn") !== "" && (
+        <details className="col-span-2">
+          <summary className="min-h-11 cursor-pointer py-2 text-sm font-medium">{t("intake.also")}</summary>
+          <div className="grid sm:grid-cols-2">
+            {others.map(({ code, name }) => (
+              <TickField key={code} name="also" value={code} label={name} />
+            ))}
+          </div>
+        </details>
       )}
       <TextField name="history" label={t("intake.history")} width="two" />
     </Section>

@@ -31,8 +31,19 @@ function UntickedFlags() {
   ));
 }
 
+/** Everybody from this age is asked about falls and the fear of them; age by itself limits nothing. */
+const asksFallsFrom = 65;
+
+/** Whether somebody born on a day is at least so old; false for half a date. */
+function isAtLeast(years: number, bornOn: string): boolean {
+  const born = Date.parse(bornOn);
+  return Number.isFinite(born) && (Date.now() - born) / (365.2425 * 86_400_000) >= years;
+}
+
 /** Red flags first: a yes ends the intake. Then what bears on dose and safety. */
 export function ScreenSection() {
+  const { watch } = useFormContext<IntakeFields>();
+  const isOlder = isAtLeast(asksFallsFrom, watch("bornOn"));
   return (
     <Section title={t("intake.screen")}>
       <p className="text-error col-span-2 text-sm font-medium">{t("intake.screenNotice")}</p>
@@ -44,8 +55,9 @@ export function ScreenSection() {
           ))}
       </div>
       <UntickedFlags />
-      <details className="col-span-2">
+      <details className="col-span-2" open={isOlder}>
         <summary className="min-h-11 cursor-pointer py-2 text-sm font-medium">{t("intake.health")}</summary>
+        {isOlder && <p className="text-sm font-medium">{t("intake.askFalls")}</p>}
         <div className="grid grid-cols-2">
           {medicines.map((code) => (
             <TickField key={code} name="medicines" value={code} label={t(`medicine.${code}`)} />
@@ -54,6 +66,7 @@ export function ScreenSection() {
             <TickField key={code} name="illnesses" value={code} label={t(`illness.${code}`)} />
           ))}
           <TickField name="fellLastYear" label={t("intake.fell")} />
+          <TickField name="fearsFalling" label={t("intake.fearsFalling")} />
           <TickField name="cannotFloor" label={t("intake.cannotFloor")} />
         </div>
       </details>

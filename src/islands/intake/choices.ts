@@ -7,4 +7,7 @@ export type PathwayChoice = Pick<Pathway, "code" | "name" | "procedures" | "graf
 };
 
 /** Somebody the clinic knows, for whom another episode is taken in. */
-export type KnownPerson = Pick<IntakeFields, "beside" | "givenName" | "familyName" | "bornOn" | "activity">;
+export type KnownPerson = Pick<
+  IntakeFields,
+  "beside" | "givenName" | "familyName" | "bornOn" | "activity" | "normGroup"
+>;

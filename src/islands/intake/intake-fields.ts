@@ -30,6 +30,10 @@ export interface IntakeFields {
   medicines: Intake["medicines"];
   illnesses: Intake["illnesses"];
   fellLastYear: boolean;
+  fearsFalling: boolean;
+  normGroup: "" | "male" | "female";
+  /** Codes of what was done besides the operation named. */
+  also: string[];
   cannotFloor: boolean;
   history: string;
   tasks: { text: string; rating: string }[];
@@ -64,6 +68,9 @@ export const emptyIntake: IntakeFields = {
   medicines: [],
   illnesses: [],
   fellLastYear: false,
+  fearsFalling: false,
+  normGroup: "",
+  also: [],
   cannotFloor: false,
   history: "",
   tasks: [{ text: "", rating: "" }],
@@ -107,6 +114,9 @@ const guards: { readonly [K in keyof IntakeFields]: Guard<IntakeFields[K]> } = {
   medicines: listOf(oneOfThese(...medicines)),
   illnesses: listOf(oneOfThese(...illnesses)),
   fellLastYear: flag,
+  fearsFalling: flag,
+  normGroup: oneOfThese("", "male", "female"),
+  also: words,
   cannotFloor: flag,
   history: text,
   tasks: listOf(shape<IntakeFields["tasks"][number]>({ text, rating: text })),
@@ -149,6 +159,8 @@ export function toIntake(fields: IntakeFields): Intake {
     minutesPerDay,
     involvedSide,
     unticked,
+    normGroup,
+    also,
     ...rest
   } = fields;
   const takenBack = unticked.filter(({ reason }) => reason.trim()) as NonNullable<Intake["unticked"]>;
@@ -156,9 +168,18 @@ export function toIntake(fields: IntakeFields): Intake {
   const atHand = { home: bareHome, gym: fullGym, own: [...bareHome, ...kit] }[place];
   return {
     ...rest,
-    person: { givenName, familyName, bornOn, activity },
+    person: { givenName, familyName, bornOn, activity, ...(normGroup ? { normGroup } : {}) },
     involvedSide: involvedSide as Intake["involvedSide"],
-    ...(operated ? { surgery: { on: surgeryOn, procedure, ...(graft ? { graft } : {}) } } : {}),
+    ...(operated
+      ? {
+          surgery: {
+            on: surgeryOn,
+            procedure,
+            ...(graft ? { graft } : {}),
+            ...(also.length > 0 ? { also } : {}),
+          },
+        }
+      : {}),
     limits: limits.map(toLimit),
     ...(takenBack.length > 0 ? { unticked: takenBack } : {}),
     reachesFloor: !cannotFloor,

@@ -7,6 +7,7 @@ import { startingPathways } from "~/catalogue/pathways/all";
 import { intakeProblems, type Intake } from "~/core/intake/intake";
 import { placePatient, type Placing } from "~/core/intake/place";
 import { mostUrgent } from "~/core/intake/stop-signal";
+import { problemIf, type FieldProblem } from "~/core/schema/field-problem";
 import type { Pathway } from "~/core/pathway/pathway";
 import { conditionByCode, conditionsOfIntake, isGrowing } from "~/catalogue/conditions/all";
 import { codesOfOperation, proceduresOf } from "~/catalogue/procedures/all";
@@ -58,7 +59,7 @@ export async function checkIntake(
   }
   const today = localDay(at, staff.zone);
   const pathway = startingPathways.find((candidate) => candidate.code === intake.pathway) ?? null;
-  const problems = intakeProblems(intake, pathway, today);
+  const problems = [...intakeProblems(intake, pathway, today), ...alsoProblems(intake)];
   if (problems.length > 0 || !pathway) throw refused(problems);
   const catalogue = await clinicCatalogue(staff.clinicId, db);
   const book = usualBook();
@@ -75,6 +76,12 @@ export async function checkIntake(
   });
   return { pathway, catalogue, placing, today, book, known };
 }
+
+/** Things done besides that nobody knows. */
+const alsoProblems = ({ surgery }: Intake): FieldProblem[] =>
+  (surgery?.also ?? []).flatMap((code, n) =>
+    problemIf(proceduresOf([code]).length === 0, `/surgery/also/${n}`, "is not a known procedure"),
+  );
 
 /** What an operation that has been done limits, by what it consisted of; its day decides how long. */
 export function surgeryLimits({ surgery, limits }: Intake, today: string): Restriction[] {

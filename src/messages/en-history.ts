@@ -34,6 +34,7 @@ export const history = {
   "history.sign": "Sign the event",
   "history.signCorrection": "Sign the correction",
   "history.takeBack": "It did not happen: take it back",
+  "stair.chooseAnother": "Choose another exercise",
   "stair.history": "Events and limits",
   "stair.sinceSurgery": "{days} days ({weeks} weeks) since the operation{done}",
   "stair.planned": "operation planned for {date}",

@@ -46,6 +46,9 @@ export const judgement = {
   "rule.ease-flare": "the site reacted the next day",
   "rule.ease-marked-fault": "a marked fault in most repetitions",
   "rule.ease-too-few-clean": "below the range on two days running",
+  "rule.ease-beyond-limit": "it goes beyond a limit that is in force now",
+  "rule.beyond-limit":
+    "it goes beyond a limit, and nothing easier of it stays within: choose another exercise",
   "rule.ease-absence": "return from absence",
   "rule.wait-next-day": "next-day report not in",
   "rule.step-up": "the run of good days is complete",
@@ -53,6 +56,7 @@ export const judgement = {
   "rule.plateau": "no step for a while",
 
   "evidence.stop-signal": "{signal}.",
+  "evidence.beyond-limit": "Limit in force: {says}.",
   "evidence.signal-open": "{signal}: nothing gets harder until that is cleared in writing.",
   "evidence.pinch": "{date}: pinching or blocking, grade {grade}.",
   "evidence.pain-during-ease":

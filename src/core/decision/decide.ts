@@ -5,6 +5,7 @@ import type { DayJudgement } from "~/core/response/judge-day";
 import { judgedDays } from "~/core/decision/record/judged-days";
 import { notes } from "./notes";
 import { viewRecord, type RecordView } from "~/core/decision/record/record-view";
+import { beyondLimit } from "./rules/beyond-limit";
 import { ease } from "./rules/ease";
 import { hold } from "./rules/hold";
 import { plateau } from "./rules/plateau";
@@ -15,7 +16,15 @@ import { stop } from "./rules/stop";
 export const engineVersion = "1.5.0";
 
 /** The rules in their order: the first that finds something decides. */
-const rules: readonly ((view: RecordView) => Finding | null)[] = [stop, ease, wait, stepUp, plateau, hold];
+const rules: readonly ((view: RecordView) => Finding | null)[] = [
+  stop,
+  beyondLimit,
+  ease,
+  wait,
+  stepUp,
+  plateau,
+  hold,
+];
 
 /**
  * What to do with one item of a plan: stop, ease, wait, step up, plateau or hold; with the rule that fired, its

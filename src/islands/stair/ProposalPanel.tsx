@@ -36,6 +36,8 @@ export default function ProposalPanel({ stair, item, signable, onSigned, onStale
   // Where the rule is one piece of the evidence, it is not said twice.
   const because = proposal.evidence.map(sayEvidence).filter((text) => text !== rule);
   const acceptable = canAccept(proposal);
+  // Ended by the limit or by another exercise, not by a clearance.
+  const isBeyond = proposal.rule === "beyond-limit";
 
   const sign = async (action: DecisionBody["action"], reason?: string, alternative?: Alternative) => {
     const written = await send(
@@ -78,7 +80,7 @@ export default function ProposalPanel({ stair, item, signable, onSigned, onStale
         ))}
         {proposal.review && <li className="font-semibold">{t("sign.review")}</li>}
       </ul>
-      {proposal.outcome === "stop" && (
+      {proposal.outcome === "stop" && !isBeyond && (
         <p className="text-error mt-2 text-sm font-medium">{stair.calls[urgencyOf(item)]}</p>
       )}
       {exercise.caution && <p className="text-base-content/80 mt-1 text-sm italic">{exercise.caution}</p>}
@@ -112,7 +114,12 @@ export default function ProposalPanel({ stair, item, signable, onSigned, onStale
           onSign={(reason, alternative) => sign(against, reason, alternative)}
         />
       )}
-      {signable && stair.maySign && proposal.outcome === "stop" && (
+      {signable && stair.maySign && isBeyond && (
+        <a className="btn mt-2" href={`/episodes/${stair.episodeId}/plan`}>
+          {t("stair.chooseAnother")}
+        </a>
+      )}
+      {signable && stair.maySign && proposal.outcome === "stop" && !isBeyond && (
         <ClearForm episodeId={stair.episodeId} itemId={item.itemId} onCleared={onSigned} />
       )}
       {signable && stair.maySign && flaredOn && (

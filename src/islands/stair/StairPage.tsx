@@ -76,10 +76,12 @@ function StairPage({ stair: loaded }: { stair: StairView }) {
   return (
     <div className="mx-auto max-w-7xl px-4 py-4">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <h1 className="text-2xl leading-tight font-bold">
-          {stair.person.givenName} {stair.person.familyName}
-        </h1>
-        <ConditionChips conditions={stair.person.conditions} />
+        <div className="min-w-0">
+          <h1 className="text-2xl leading-tight font-bold">
+            {stair.person.givenName} {stair.person.familyName}
+          </h1>
+          <ConditionChips conditions={stair.person.conditions} />
+        </div>
         <div className="grid w-full grid-cols-2 gap-2 sm:ml-auto sm:flex sm:w-auto sm:flex-wrap">
           <RaiseSignal stair={stair} onRaised={(next) => accept(next, t("signals.open"))} />
           <a className="btn bg-base-100 border-base-300" href={`${here}/measures`}>

@@ -15,6 +15,10 @@ export function clearStop(staff: StaffContext, episodeId: string, body: Clearanc
     if (item?.proposal.outcome !== "stop") {
       throw refused([{ path: "/itemId", problem: "is not stopped" }]);
     }
+    if (item.proposal.rule === "beyond-limit") {
+      const problem = "goes beyond a limit: change the limit, or choose another exercise";
+      throw refused([{ path: "/itemId", problem }]);
+    }
     await appendFact(db, writing, clearances, { ...body, at: writing.at });
   });
 }

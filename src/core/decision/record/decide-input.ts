@@ -12,6 +12,7 @@ import { Evidence } from "./evidence";
 const instant = Type.String({ format: "date-time" });
 
 export const easeCauseCodes = [
+  "beyond-limit",
   "pain-at-depth",
   "pain-with-effort",
   "flare",

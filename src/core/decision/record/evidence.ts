@@ -51,6 +51,7 @@ export const evidenceCodes = [
   "other-side-short",
   "fear-exposure",
   "signal-open",
+  "beyond-limit",
 ] as const;
 
 export const EvidenceCode = oneOf(evidenceCodes);

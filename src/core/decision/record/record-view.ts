@@ -1,6 +1,7 @@
 import { variantOf } from "~/core/exercise/exercise";
 import type { Prescription } from "~/core/exercise/prescription";
 import { obstacle } from "~/core/limit/obstacle";
+import type { Restriction } from "~/core/limit/restriction";
 import type { DemandBook } from "~/core/demand/demand-book";
 import { labelBook } from "~/core/demand/label-book";
 import type { Harder } from "~/core/progression/harder";
@@ -24,6 +25,8 @@ export interface RecordView {
   readonly lastChange: SignedChange | undefined;
   /** What would be turned next, or what stands in its way. */
   readonly next: Harder;
+  /** The limit that the present prescription breaks already, or null. */
+  readonly beyond: Restriction | null;
   /** Whether no limit in force bars a prescription for this body. */
   readonly allows: (prescription: Prescription) => boolean;
 }
@@ -42,6 +45,10 @@ export function viewRecord(
   const known = knownAt(input);
   const allDays = inOrder(judged, (day) => day.lastSessionAt, input.now);
   const today = localDay(input.now, input.zone);
+  const stopOf = (prescription: Prescription) => {
+    const variant = variantOf(input.exercise, prescription.variantId);
+    return obstacle(prescription, variant, input.exercise, input.restrictions, today, book);
+  };
   return {
     input: known,
     today,
@@ -50,10 +57,8 @@ export function viewRecord(
     days: allDays.filter((day) => after(day.lastSessionAt, input.prescribedAt)),
     lastChange: known.changes.at(-1),
     next: nextHarder(known, today, book),
-    allows: (prescription) => {
-      const variant = variantOf(input.exercise, prescription.variantId);
-      return obstacle(prescription, variant, input.exercise, input.restrictions, today, book) === null;
-    },
+    beyond: stopOf(input.prescription),
+    allows: (prescription) => stopOf(prescription) === null,
   };
 }
 

@@ -14,6 +14,7 @@ import { caseloadRows, fillCaseload } from "./bench-caseload";
 import { compare, rounds, type Row } from "./bench-compare";
 import { printViewSizes } from "./bench-views";
 import { figureRows } from "./bench-figures";
+import { limitRow } from "./bench-limits";
 import { gateRow, trendRow } from "./bench-measures";
 import { searchRows } from "./bench-search";
 import { sessionWrites } from "./bench-writes";
@@ -111,6 +112,7 @@ const cookie = await signIn(base);
 const rows = [
   await decideRow(),
   ...(await searchRows()),
+  await limitRow(base, cookie),
   await stairRow(base, cookie),
   await gateRow(),
   await trendRow(base, cookie),

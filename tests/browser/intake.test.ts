@@ -89,7 +89,7 @@ it("an operated knee: faults are said at their field, a red flag ends it, the li
   await page.getByLabel("Operated on").fill("2026-02-24");
   await page.getByLabel("Procedure").selectOption("cruciate ligament reconstruction");
   await page.getByRole("button", { name: "Add a limit" }).click();
-  await page.getByLabel("From").fill("2026-04-01");
+  await page.getByLabel("From", { exact: true }).fill("2026-04-01");
   await page.getByLabel("Until").fill("2026-03-26");
   await page.getByLabel("Wants to be ready on").fill("2026-03-01");
   await page.getByLabel("Own task 1").fill("Jump for the ball");
@@ -108,7 +108,7 @@ it("an operated knee: faults are said at their field, a red flag ends it, the li
   expect((await fault(page, "Wants to be ready on")).says).toBe("lies in the past");
   expect(await page.getByLabel("Sport or work").inputValue()).toBe("Handball");
 
-  await page.getByLabel("From").fill("");
+  await page.getByLabel("From", { exact: true }).fill("");
   await page.getByLabel("Graft").selectOption("hamstring");
   await page.getByLabel("Wants to be ready on").fill("2027-02-01");
   await page.getByLabel("Calf hot, swollen, tender").check();
@@ -118,7 +118,8 @@ it("an operated knee: faults are said at their field, a red flag ends it, the li
   expect(await flag.innerText()).toMatch(/To a doctor today\s+Calf hot, swollen, tender/);
   expect(await page.getByTestId("placing").count()).toBe(0);
 
-  await page.getByLabel("Calf hot, swollen, tender").uncheck();
+  await page.getByLabel("Calf hot, swollen, tender", { exact: true }).uncheck();
+  await page.getByLabel(/Why it is not so after all/).fill("Ticked in the wrong line");
   await propose(page);
   await page.getByTestId("placing").waitFor();
   at.person.complaints.splice(0);

@@ -146,13 +146,13 @@ export const procedures: readonly Procedure[] = [
   { code: "meniscus-partial", name: "Partial meniscus removal", region: "knee", limits: [] },
   {
     code: "cartilage-knee",
-    name: "Cartilage of the knee: microfracture or graft",
+    name: "Cartilage of the knee: microfracture or transplant",
     region: "knee",
     limits: [touch(8), ...noSprings(16, "16")],
   },
   {
     code: "cartilage-hip",
-    name: "Cartilage of the hip: microfracture or graft",
+    name: "Cartilage of the hip: microfracture or transplant",
     region: "hip",
     limits: [touch(8), ...noSprings(16, "16")],
   },

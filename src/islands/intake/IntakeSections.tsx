@@ -25,15 +25,6 @@ export function PersonSection({ known }: { known: boolean }) {
       <TextField name="familyName" label={t("intake.familyName")} />
       <TextField name="bornOn" label={t("intake.bornOn")} type="date" />
       <TextField name="activity" label={t("intake.activity")} />
-      <SelectField
-        name="normGroup"
-        label={t("intake.normGroup")}
-        options={[
-          ["", t("intake.normGroup.none")],
-          ["female", t("intake.normGroup.female")],
-          ["male", t("intake.normGroup.male")],
-        ]}
-      />
     </Section>
   );
 }

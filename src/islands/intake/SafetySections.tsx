@@ -68,6 +68,15 @@ export function ScreenSection() {
           <TickField name="fellLastYear" label={t("intake.fell")} />
           <TickField name="fearsFalling" label={t("intake.fearsFalling")} />
           <TickField name="cannotFloor" label={t("intake.cannotFloor")} />
+          <SelectField
+            name="normGroup"
+            label={t("intake.normGroup")}
+            options={[
+              ["", t("intake.normGroup.none")],
+              ["female", t("intake.normGroup.female")],
+              ["male", t("intake.normGroup.male")],
+            ]}
+          />
         </div>
       </details>
     </Section>

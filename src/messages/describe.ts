@@ -1,10 +1,11 @@
+import type { CriterionResult } from "~/core/gate/gate";
 import type { Evidence } from "~/core/decision/record/evidence";
 import { effortTarget } from "~/core/dose/effort-target";
 import type { WorkRange } from "~/core/dose/dose";
 import type { Change } from "~/core/progression/change";
 import { knobByName } from "~/core/exercise/knob";
 import type { KnobValue, Prescription } from "~/core/exercise/prescription";
-import { isKey, label, sayDate, sayNumber, t, type Values } from "./say";
+import { isKey, label, sayDate, sayNumber, sayQuantity, t, type Values } from "./say";
 
 /** Values that are codes, and the group of the message file that has their words. */
 const codedValues: Record<string, string> = {
@@ -111,4 +112,14 @@ export function sayChange(
   });
   const variant = change.kind === "variant" && variantName ? variantName(change.prescription.variantId) : "";
   return variant ? `${variant} (${turned})` : `${turned}${force}`;
+}
+
+/** What a criterion asks: 'at least' or 'at most' so much; without a norm for this person by age alone. */
+export function sayAsked({
+  comparison,
+  threshold,
+  unit,
+}: Pick<CriterionResult, "comparison" | "threshold" | "unit">): string {
+  if (comparison === ">=" && threshold === 0) return t("gate.byAge");
+  return `${comparison === ">=" ? "≥" : "≤"} ${sayQuantity(threshold, unit)}`;
 }

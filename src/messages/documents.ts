@@ -3,7 +3,7 @@ import type { StairView } from "~/contract/episode";
 import type { GateView } from "~/contract/gate";
 import type { RecordEntry, RecordView } from "~/contract/record";
 import { localDay } from "~/core/schedule/local-day";
-import { sayChange, sayDose, sayRule } from "./describe";
+import { sayAsked, sayChange, sayDose, sayRule } from "./describe";
 import { label, sayDate, sayQuantity, sayTime, t } from "./say";
 import { saySets } from "./say-sets";
 
@@ -77,7 +77,7 @@ export function handoverLetter(stair: StairView, gate: GateView): string {
     section(
       t("letter.measured"),
       known.map(({ name, value, unit, comparison, threshold, takenOn }) => {
-        const asked = `${comparison === ">=" ? "≥" : "≤"} ${sayQuantity(threshold, unit)}`;
+        const asked = sayAsked({ comparison, threshold, unit });
         return `${name}: ${sayQuantity(value ?? 0, unit)} (${asked}), ${takenOn ? sayDate(takenOn) : ""}`;
       }),
     ),
@@ -106,7 +106,7 @@ export function handoverLetter(stair: StairView, gate: GateView): string {
 
 function personLine(stair: StairView): string {
   const { person, age, diagnosis, involvedSide, daysSinceOnset, stages, stage, stageEnteredOn } = stair;
-  return t("note.person", {
+  const words = t("note.person", {
     name: `${person.givenName} ${person.familyName}`,
     age,
     activity: person.activity,
@@ -116,6 +116,17 @@ function personLine(stair: StairView): string {
     stage: stages.find(({ code }) => code === stage)?.name ?? stage,
     since: sayDate(stageEnteredOn),
   });
+  const { surgery, elsewhere } = stair;
+  const done = surgery && [...surgery.procedures, ...(surgery.graft ? [surgery.graft] : [])].join(", ");
+  const keep = person.conditions.map(({ short, says }) => `${short} (${says.replace(/\.$/, "")})`);
+  return [
+    words,
+    surgery ? t("note.surgery", { date: sayDate(surgery.on), done: done ? `: ${done}` : "" }) : "",
+    keep.length > 0 ? t("note.conditions", { words: keep.join("; ") }) : "",
+    elsewhere.length > 0 ? t("note.elsewhere", { problems: elsewhere.join("; ") }) : "",
+  ]
+    .filter(Boolean)
+    .join("\n");
 }
 
 function sessionText({ session }: Of<"session">, { zone }: StairView, record: RecordView): string {

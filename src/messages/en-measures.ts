@@ -163,6 +163,7 @@ export const measures = {
   "gate.wordReason": "What you saw, and why it suffices",
   "gate.wordSign": "Sign this judgement",
   "gate.wordBy": "“{reason}” {by}, {date}",
+  "gate.byAge": "by age",
   "gate.barred": "Not to be taken now",
   "gate.closed": "Closed.",
   "gate.stop":

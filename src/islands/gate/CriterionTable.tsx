@@ -2,6 +2,7 @@ import type { ReactNode } from "react";
 import type { CriterionResult } from "~/core/gate/gate";
 import type { GateView } from "~/contract/gate";
 import ReasonForm from "~/islands/frame/ReasonForm";
+import { sayAsked } from "~/messages/describe";
 import { sayDate, sayNumber, sayQuantity, sayTime, t } from "~/messages/say";
 import { verdictLook } from "./verdict-look";
 
@@ -135,7 +136,7 @@ function Line({
         )}
       </td>
       <td className="px-2 py-2 text-right whitespace-nowrap max-sm:px-3 max-sm:text-left max-sm:whitespace-normal">
-        {`${criterion.comparison === ">=" ? "≥" : "≤"} ${sayQuantity(criterion.threshold, criterion.unit)}`}
+        {sayAsked(criterion)}
       </td>
       <td className={`px-2 py-2 max-sm:px-3 ${tone}`}>
         <span className="inline-flex items-center gap-1 font-medium">

@@ -1,5 +1,6 @@
 import type { StairView } from "~/contract/episode";
 import { verdictLook } from "~/islands/gate/verdict-look";
+import { sayAsked } from "~/messages/describe";
 import { sayDate, sayNumber, sayQuantity, t } from "~/messages/say";
 
 type Criterion = NonNullable<StairView["gate"]>["criteria"][number];
@@ -38,7 +39,6 @@ export default function GatePanel({ stair }: { stair: StairView }) {
 
 function CriterionLine({ criterion }: { criterion: Criterion }) {
   const { Icon, tone } = verdictLook[criterion.verdict];
-  const sign = criterion.comparison === ">=" ? "≥" : "≤";
   return (
     <tr className="border-base-200 border-b last:border-0">
       <td className="py-1 pr-2">
@@ -59,9 +59,7 @@ function CriterionLine({ criterion }: { criterion: Criterion }) {
           </span>
         )}
       </td>
-      <td className="text-base-content/75 py-1 pr-3 text-right whitespace-nowrap">
-        {`${sign} ${sayQuantity(criterion.threshold, criterion.unit)}`}
-      </td>
+      <td className="text-base-content/75 py-1 pr-3 text-right whitespace-nowrap">{sayAsked(criterion)}</td>
       <td className={`py-1 pr-3 ${tone}`}>
         <span className="inline-flex items-center gap-1">
           <Icon className="size-4" aria-hidden /> {t(`criterion.${criterion.verdict}`)}

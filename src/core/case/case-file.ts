@@ -156,6 +156,10 @@ export const CaseFile = Type.Object(
         onsetOn: date,
         surgeryOn: Type.Optional(date),
         graft: Type.Optional(Type.String({ maxLength: 40 })),
+        /** The operation as it was stated at intake, done or planned, where events have said more since. */
+        stated: Type.Optional(
+          Type.Object({ surgeryOn: date, graft: Type.Optional(Type.String({ maxLength: 40 })) }, closed),
+        ),
         irritability: Type.Optional(oneOf(irritabilities)),
         startedAt: instant,
       },

@@ -7,23 +7,9 @@ import { barToMeasure } from "~/core/limit/measure-bar";
 import { localDay } from "~/core/schedule/local-day";
 import { isBinding, type Restriction } from "~/core/limit/restriction";
 import type { PainSchoolCode } from "~/core/response/pain-school";
-import type { CaseFile, CaseItem, StageMove } from "./case-file";
-import { reinjuredOn, withEvents } from "./with-events";
-
-/** Of dated entries, the one that holds at an instant: the latest that has begun. */
-export function latest<T extends { at: string }>(entries: readonly T[], asOf: string): T | undefined {
-  return entries
-    .filter((entry) => Date.parse(entry.at) <= Date.parse(asOf))
-    .sort((a, b) => Date.parse(a.at) - Date.parse(b.at))
-    .at(-1);
-}
-
-/** The move that brought the patient to the stage of `asOf`. @throws RangeError for a case without any */
-export function moveInForce(file: CaseFile): StageMove {
-  const move = latest(file.stageMoves, file.asOf);
-  if (!move) throw new RangeError("the case has no stage");
-  return move;
-}
+import type { CaseFile, CaseItem } from "./case-file";
+import { latest } from "./stage-in-force";
+import { reinjuredOn, statedAndDone, withEvents } from "./with-events";
 
 /** The prescription of an item that holds at `asOf`; its first one before that has begun. */
 export function prescriptionInForce(item: CaseItem, asOf: string): CaseItem["prescriptions"][number] {
@@ -67,19 +53,20 @@ export function limitsOfItem(
 }
 
 /**
- * What the operations that were done limit: as signed with them; for records from before there were events what the pathway says
- * by its calendar. Without an operation nothing counts from one.
+ * What the operations that were done limit: as signed with them; for one that was stated at an intake and of which no event
+ * speaks, what the pathway says by its calendar. Without an operation nothing counts from one.
  */
-function operationLimitsOf(given: CaseFile): Restriction[] {
-  const file = withEvents(given);
-  const { onsetOn, surgeryOn, graft } = file.episode;
+function operationLimitsOf(file: CaseFile): Restriction[] {
   const today = localDay(file.asOf, file.zone);
   const operations = standingEvents(file.events ?? [], file.asOf).filter(
     ({ kind, on }) => kind === "operation" && on <= today,
   );
-  if (operations.length > 0) return operations.flatMap(({ limits }) => limits ?? []);
-  const countedFrom = surgeryOn ?? (file.pathway.countsFrom === "surgery" ? undefined : onsetOn);
-  return countedFrom === undefined ? [] : datedLimits(file.pathway, countedFrom, graft);
+  const signed = operations.flatMap(({ limits }) => limits ?? []);
+  const stated = statedAndDone(file);
+  if (stated) return [...signed, ...datedLimits(file.pathway, stated.surgeryOn, stated.graft)];
+  if (operations.length > 0 || file.pathway.countsFrom === "surgery") return signed;
+  const { onsetOn, graft } = withEvents(file).episode;
+  return datedLimits(file.pathway, onsetOn, graft);
 }
 
 /** How gates are passed: as set last for this episode, else as the pathway says, else by the measured value. */

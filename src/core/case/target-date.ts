@@ -1,7 +1,8 @@
 import { daysToLastStage } from "~/core/pathway/days-to-last-stage";
 import { daysBetween, localDay } from "~/core/schedule/local-day";
 import type { CaseFile } from "./case-file";
-import { gateDates, moveInForce } from "./in-force";
+import { gateDates } from "./in-force";
+import { moveInForce } from "./stage-in-force";
 
 /**
  * How the minimum times still ahead stand to the day the patient wants to be ready for.

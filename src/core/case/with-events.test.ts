@@ -38,16 +38,35 @@ describe("what the clocks count from", () => {
     const once = withEvents(file({ events: [event({ graft: "donor" })] }));
     expect(withEvents(once)).toEqual(once);
   });
-  it("a planned date is no operation, nor is one that was taken back", () => {
-    const planned = { ...caseExample.episode, surgeryOn: "2026-04-01" };
-    expect(withEvents(file({ episode: planned })).episode.surgeryOn).toBeUndefined();
-    const done = { ...caseExample.episode, surgeryOn: "2026-03-01" };
-    expect(withEvents(file({ episode: done })).episode.surgeryOn).toBe("2026-03-01");
+  it("a date that lay ahead is planned: even when its day has come it is no operation in a stage before it", () => {
+    const planned = (surgeryOn: string, beforeSurgery: boolean, over: Partial<CaseFile> = {}) => {
+      const [first, ...rest] = caseExample.pathway.stages;
+      if (!first) throw new Error("the example has stages");
+      const pathway = { ...caseExample.pathway, stages: [{ ...first, beforeSurgery }, ...rest] };
+      return withEvents(file({ pathway, episode: { ...caseExample.episode, surgeryOn }, ...over })).episode
+        .surgeryOn;
+    };
+    expect(planned("2026-04-01", false)).toBeUndefined();
+    expect(planned("2026-03-05", true)).toBeUndefined();
+    // Records from before there were events, moved on since: the operation had been done.
+    expect(planned("2026-03-05", false)).toBe("2026-03-05");
+    expect(planned("2026-02-23", true)).toBe("2026-02-23");
+    expect(
+      planned("2026-03-05", true, { events: [event({ on: "2026-03-06", at: "2026-03-07T08:00:00Z" })] }),
+    ).toBe("2026-03-06");
+  });
+  it("one that was taken back or corrected did not happen on its day", () => {
+    const done = { ...caseExample.episode, surgeryOn: "2026-02-28" };
     const back = [
       event({}),
       event({ id: "f", supersedes: "e", withdrawn: true, at: "2026-03-02T08:00:00Z" }),
     ];
     expect(withEvents(file({ episode: done, events: back })).episode.surgeryOn).toBeUndefined();
+    const moved = [
+      event({}),
+      event({ id: "f", supersedes: "e", on: "2026-02-27", at: "2026-03-02T08:00:00Z" }),
+    ];
+    expect(withEvents(file({ episode: done, events: moved })).episode.surgeryOn).toBe("2026-02-27");
   });
   it("an injury that was corrected, and one anew", () => {
     const events = [
@@ -81,8 +100,15 @@ describe("what an operation limits", () => {
     const operated = { ...caseExample.episode, surgeryOn: "2026-03-01" };
     expect(says(file({ pathway, episode: operated }))).toContain("by the calendar");
     expect(says(file({ pathway }))).not.toContain("by the calendar");
-    const events = [event({ limits: [limit("signed")] })];
+    const events = [event({ on: "2026-03-01", limits: [limit("signed")] })];
     expect(says(file({ pathway, episode: operated, events }))).not.toContain("by the calendar");
+  });
+  it("a second operation leaves what the first, stated before there were events, still limits", () => {
+    const operated = { ...caseExample.episode, surgeryOn: "2026-02-23" };
+    const events = [event({ on: "2026-03-05", at: "2026-03-06T08:00:00Z", limits: [limit("second")] })];
+    const both = file({ pathway, episode: operated, events });
+    expect(says(both)).toEqual(expect.arrayContaining(["by the calendar", "second"]));
+    expect(says(withEvents(both))).toEqual(says(both));
   });
   it("conditions and the person's other episodes limit as well", () => {
     const falls = {

@@ -4,6 +4,7 @@ import type { Criterion, CriterionResult, GateResult, Passing } from "./gate";
 import type { GateInput } from "./gate-input";
 import { criterionKinds, thresholdOf } from "./criterion-kinds";
 import type { Finding, GateRecord } from "./criterion-finding";
+import { canBeJudged } from "./judged-in-writing";
 import { measuresIn } from "./measures-in";
 import { measureNext } from "./measure-next";
 
@@ -81,12 +82,9 @@ function countingResults(
   );
 }
 
-/** Notes of what no number can decide: a clinician's word in writing may. */
-const wordable: ReadonlySet<Finding["note"]> = new Set(["both-sides-injured", "above-115", "norm-unknown"]);
-
 /** A finding that a clinician has judged in writing, as long as nothing newer was measured and the word is not too old. */
 function withWord(criterion: Criterion, finding: Finding, input: GateRecord): Finding {
-  if (finding.verdict !== "undefined" || !wordable.has(finding.note) || criterion.kind === "within-rule")
+  if (finding.verdict !== "undefined" || !canBeJudged(finding) || criterion.kind === "within-rule")
     return finding;
   const word = (input.words ?? [])
     .filter((entry) => entry.criterion === criterion.id && entry.on <= input.today)

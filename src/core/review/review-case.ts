@@ -26,12 +26,12 @@ import { lanesAdherence, lanesTrained } from "./lanes-adherence";
 import {
   barredMeasures,
   gateDates,
-  moveInForce,
   passingInForce,
   prescriptionInForce,
   schoolInForce,
   wordsOf,
 } from "~/core/case/in-force";
+import { moveInForce } from "~/core/case/stage-in-force";
 import { itemInput } from "~/core/case/item-input";
 import { haltsOf } from "~/core/case/stops";
 

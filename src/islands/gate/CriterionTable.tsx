@@ -1,5 +1,6 @@
 import type { ReactNode } from "react";
 import type { CriterionResult } from "~/core/gate/gate";
+import { canBeJudged } from "~/core/gate/judged-in-writing";
 import type { GateView } from "~/contract/gate";
 import ReasonForm from "~/islands/frame/ReasonForm";
 import { sayAsked } from "~/messages/describe";
@@ -56,8 +57,6 @@ export default function CriterionTable({
   );
 }
 
-const wordable: readonly (string | null)[] = ["both-sides-injured", "above-115", "norm-unknown"];
-
 /** A criterion that no number can decide: what a clinician wrote of it, or where to write it. */
 function Word({
   view,
@@ -73,7 +72,7 @@ function Word({
     const date = sayTime(said.at, view.zone);
     return <p className="text-xs">{t("gate.wordBy", { reason: said.reason, by: said.by, date })}</p>;
   }
-  if (!view.maySign || !wordable.includes(criterion.note)) return null;
+  if (!view.maySign || !canBeJudged(criterion)) return null;
   return (
     <details className="mt-1 print:hidden">
       <summary className="btn btn-sm min-h-11">{t("gate.word")}</summary>

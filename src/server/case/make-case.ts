@@ -10,7 +10,8 @@ import type { Pathway } from "~/core/pathway/pathway";
 import type { Exercise } from "~/core/exercise/exercise";
 import type { Restriction } from "~/core/limit/restriction";
 import { reviewCase, type CaseReview } from "~/core/review/review-case";
-import { daysBetween, localDay } from "~/core/schedule/local-day";
+import { ageYears } from "~/core/schedule/age-years";
+import { localDay } from "~/core/schedule/local-day";
 import { check } from "~/core/schema/check";
 import { changesOfIntakes, conditionsOfAge, conditionsOver } from "./conditions-of";
 import type { CaseParts } from "./case-parts";
@@ -40,9 +41,11 @@ const without = <T extends object, K extends keyof T>(fact: T, ...keys: K[]): Om
 
 /** A made case as it stands at an instant in a zone. */
 export function judgedAt(head: EpisodeHead, made: MadeCase, zone: string, asOf: string): LoadedCase {
-  const ageYears = Math.floor(daysBetween(head.person.bornOn, localDay(asOf, zone)) / 365.2425);
-  const { normGroup } = head.person;
-  const person = { ageYears: Math.max(0, ageYears), ...(normGroup === null ? {} : { normGroup }) };
+  const { bornOn, normGroup } = head.person;
+  const person = {
+    ageYears: ageYears(bornOn, localDay(asOf, zone)),
+    ...(normGroup === null ? {} : { normGroup }),
+  };
   const conditions = [
     ...(made.file.conditions ?? []),
     ...conditionsOfAge(person.ageYears, made.file.pathway.region, head.startedAt),

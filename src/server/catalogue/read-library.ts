@@ -1,5 +1,6 @@
 import type { LibraryAnswer, LibraryEntry, LibraryPatient } from "~/contract/library";
-import { limitsOf, moveInForce } from "~/core/case/in-force";
+import { limitsOf } from "~/core/case/in-force";
+import { moveInForce } from "~/core/case/stage-in-force";
 import { measuredHeight } from "~/core/case/measured-height";
 import { check } from "~/core/schema/check";
 import { stageOf } from "~/core/pathway/pathway";

@@ -12,6 +12,7 @@ import { variantOf } from "~/core/exercise/exercise";
 import { laneProgress } from "~/core/progression/lane-progress";
 import type { Restriction } from "~/core/limit/restriction";
 import type { PainSchoolCode } from "~/core/response/pain-school";
+import { ageYears } from "~/core/schedule/age-years";
 import { daysBetween, localDay } from "~/core/schedule/local-day";
 import { signingRoles } from "~/contract/roles";
 import { patientName } from "~/server/case/patient-name";
@@ -36,7 +37,7 @@ export function stairView(staff: StaffContext, loaded: LoadedCase, preview?: Pai
     today,
     zone: file.zone,
     person: { ...patientName(loaded), activity },
-    age: Math.floor(daysBetween(bornOn, today) / 365.2425),
+    age: ageYears(bornOn, today),
     diagnosis: head.diagnosis,
     involvedSide: head.involvedSide,
     heightM: measuredHeight(file),

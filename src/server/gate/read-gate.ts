@@ -1,6 +1,7 @@
 import type { GateView } from "~/contract/gate";
 import { stageOf } from "~/core/pathway/pathway";
-import { daysBetween, localDay } from "~/core/schedule/local-day";
+import { ageYears } from "~/core/schedule/age-years";
+import { localDay } from "~/core/schedule/local-day";
 import { signingRoles } from "~/contract/roles";
 import { patientName } from "~/server/case/patient-name";
 import type { StaffContext } from "~/server/staff-context";
@@ -28,7 +29,7 @@ export function gateView(staff: StaffContext, loaded: LoadedCase): GateView {
     zone: file.zone,
     clinicName: staff.clinicName,
     person: patientName(loaded),
-    age: Math.floor(daysBetween(bornOn, today) / 365.2425),
+    age: ageYears(bornOn, today),
     activity,
     diagnosis: head.diagnosis,
     involvedSide: file.episode.involvedSide,

@@ -1,4 +1,5 @@
 import type { CriterionWordBody, GateBody, GateView, GateWritten, PassingBody } from "~/contract/gate";
+import { canBeJudged } from "~/core/gate/judged-in-writing";
 import type { FieldProblem } from "~/core/schema/field-problem";
 import type { StaffContext } from "~/server/staff-context";
 import { writeInto, type Fact, type WriteScope } from "~/server/write/write-into";
@@ -35,9 +36,6 @@ export function signGate(staff: StaffContext, episodeId: string, body: GateBody)
   });
 }
 
-/** Notes of criteria that a clinician may judge: no number can, or only with a word on the other side. */
-const wordable: readonly (string | null)[] = ["both-sides-injured", "above-115", "norm-unknown"];
-
 /** Judges in writing a criterion of the present gate that no number can decide. */
 export function judgeCriterion(
   staff: StaffContext,
@@ -49,7 +47,7 @@ export function judgeCriterion(
     const { gate, stage } = gateView(staff, loaded);
     const criterion = gate?.criteria.find(({ id }) => id === body.criterion);
     if (!criterion) throw refused([{ path: "/criterion", problem: "is not asked by this gate" }]);
-    if (!wordable.includes(criterion.note))
+    if (!canBeJudged(criterion))
       throw refused([{ path: "/criterion", problem: "is decided by what is measured" }]);
     await appendFact(db, writing, criterionWords, {
       ...body,

@@ -14,7 +14,8 @@ import { codesOfOperation, proceduresOf } from "~/catalogue/procedures/all";
 import { operationLimits, saysOfWeight } from "~/core/event/operation-limits";
 import { datedLimits } from "~/core/pathway/dated-limits";
 import type { Restriction } from "~/core/limit/restriction";
-import { daysBetween, localDay } from "~/core/schedule/local-day";
+import { ageYears } from "~/core/schedule/age-years";
+import { localDay } from "~/core/schedule/local-day";
 import type { StaffContext } from "~/server/staff-context";
 import { now } from "~/server/clock";
 import { clinicCatalogue, type ClinicCatalogue } from "~/server/catalogue/clinic-catalogue";
@@ -100,10 +101,9 @@ export const surgeryCodes = ({ procedure, also = [] }: NonNullable<Intake["surge
 ];
 
 function knownLimits(intake: Intake, pathway: Pathway, today: string): Restriction[] {
-  const ageYears = Math.floor(daysBetween(intake.person.bornOn, today) / 365.2425);
   const codes = [
     ...conditionsOfIntake(intake),
-    ...(isGrowing(ageYears, pathway.region) ? (["growing"] as const) : []),
+    ...(isGrowing(ageYears(intake.person.bornOn, today), pathway.region) ? (["growing"] as const) : []),
   ];
   const byCalendar = pathway.countsFrom === "surgery" ? [] : datedLimits(pathway, intake.onsetOn, undefined);
   return [

@@ -1,7 +1,8 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { MeasureNext } from "~/core/gate/gate";
 import { EarlyPercent } from "~/core/measure/early-reference";
-import { Measure, MeasureResult, ResultDetail } from "~/core/measure/measure";
+import { Measure } from "~/core/measure/measure";
+import { takenWith } from "~/core/measure/taken-result";
 import { MeasureStatus } from "~/core/measure/measure-status";
 import { InvolvedSide } from "~/core/measure/side-value";
 import { Source } from "~/core/schema/source";
@@ -15,23 +16,10 @@ export const VisitBody = Type.Object(
   {
     id: uuid,
     takenOn: date,
-    results: Type.Array(
-      Type.Object(
-        {
-          id: uuid,
-          measure: Type.String({ minLength: 1, maxLength: 60 }),
-          side: oneOf(["left", "right", "none"]),
-          trials: Type.Array(Type.Number(), { minItems: 1, maxItems: 5 }),
-          way: Type.Optional(Type.String({ minLength: 1, maxLength: 120 })),
-          detail: Type.Optional(ResultDetail),
-          occasion: Type.Optional(MeasureResult.properties.occasion),
-          supersedes: Type.Optional(uuid),
-          confirmed: Type.Optional(Type.Boolean()),
-        },
-        closed,
-      ),
-      { minItems: 1, maxItems: 120 },
-    ),
+    results: Type.Array(takenWith({ id: uuid, supersedes: Type.Optional(uuid) }), {
+      minItems: 1,
+      maxItems: 120,
+    }),
   },
   closed,
 );

@@ -2,8 +2,11 @@ import { irritabilities } from "./irritability";
 import { stopSignalCodes } from "./stop-signal";
 import { Type, type Static } from "@sinclair/typebox";
 import { oneOf } from "~/core/schema/one-of";
-import type { FieldProblem } from "~/core/schema/field-problem";
+import { problemIf, type FieldProblem } from "~/core/schema/field-problem";
+import type { Measure } from "~/core/measure/measure";
 import { InvolvedSide } from "~/core/measure/side-value";
+import { takenProblems } from "~/core/measure/taken-problems";
+import { TakenResult } from "~/core/measure/taken-result";
 import type { Pathway } from "~/core/pathway/pathway";
 import { BodyPosition } from "~/core/exercise/body";
 import { kitByCode } from "~/core/exercise/kit";
@@ -88,6 +91,10 @@ export const Intake = Type.Object(
       { maxItems: 3 },
     ),
     targetOn: Type.Optional(date),
+    /** What was measured at the first visit; the gates passed over in placing read it. */
+    baseline: Type.Optional(
+      Type.Object({ takenOn: date, results: Type.Array(TakenResult, { minItems: 1, maxItems: 60 }) }, closed),
+    ),
     ...Circumstances.properties,
     irritability: oneOf(irritabilities),
     school: Type.Optional(PainSchoolCode),
@@ -143,6 +150,34 @@ export function intakeProblems(intake: Intake, pathway: Pathway | null, today: s
       "is missing: the weeks depend on it",
     ),
     ...circumstanceProblems(intake),
+  ];
+}
+
+/**
+ * What is wrong with a baseline: a day that cannot be, before the injury unless a value says that it is from before it, or
+ * values that cannot be.
+ *
+ * @param measures those that can be taken, by code
+ * @param today local date of the clinic
+ */
+export function baselineProblems(
+  { baseline, onsetOn, person }: Pick<Intake, "baseline" | "onsetOn" | "person">,
+  measures: ReadonlyMap<string, Measure>,
+  today: string,
+): FieldProblem[] {
+  if (!baseline) return [];
+  const { takenOn, results } = baseline;
+  const path = "/baseline/takenOn";
+  const isSince = results.some(({ occasion = "since-injury" }) => occasion === "since-injury");
+  return [
+    ...problemIf(takenOn > today, path, "lies in the future"),
+    ...problemIf(takenOn <= person.bornOn, path, "lies before this person was born"),
+    ...problemIf(
+      isSince && takenOn < onsetOn,
+      path,
+      `lies before the injury (${onsetOn}); mark such values as from before it`,
+    ),
+    ...takenProblems(results, measures, "/baseline/results"),
   ];
 }
 

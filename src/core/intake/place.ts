@@ -1,7 +1,6 @@
 import type { DemandBook } from "~/core/demand/demand-book";
 import { Type, type Static } from "@sinclair/typebox";
 import { doseMinutes, DoseMinutesOutput } from "~/core/dose/dose-minutes";
-import { planMinutes } from "~/core/dose/plan-minutes";
 import { oneOf } from "~/core/schema/one-of";
 import { GateResult } from "~/core/gate/gate";
 import { evaluateGate } from "~/core/gate/evaluate-gate";
@@ -15,6 +14,9 @@ import type { Restriction } from "~/core/limit/restriction";
 import { sidesOf } from "~/core/exercise/sides-of";
 import { daysBetween } from "~/core/schedule/local-day";
 import { daysToLastStage } from "~/core/pathway/days-to-last-stage";
+import { ageYears } from "~/core/schedule/age-years";
+import { lowAbility } from "./ability";
+import { fitToTime } from "./fit-to-time";
 import { personalLimits, type Intake } from "./intake";
 
 const Reason = Type.Object({
@@ -27,6 +29,8 @@ const Reason = Type.Object({
     "kit",
     "few-sets",
     "none-fits",
+    "ability",
+    "measured",
   ]),
   values: Type.Record(Type.String(), Type.Union([Type.String(), Type.Number()])),
 });
@@ -92,8 +96,9 @@ const alternativesShown = 6;
  * @returns stage and lanes with their reasons; a lane nothing fits is named, not left out
  */
 export function placePatient(input: PlaceInput): Placing {
-  const { intake, pathway, today } = input;
+  const { intake, pathway, today, measures, results } = input;
   const { stage, reasons, gate } = placedStage(input);
+  const low = lowAbility(measures, results, intake.involvedSide);
   const counted = operatedOn(intake, today) ?? intake.onsetOn;
   const limits: Restriction[] = [
     ...intake.limits,
@@ -101,14 +106,14 @@ export function placePatient(input: PlaceInput): Placing {
     ...stage.limits,
     ...personalLimits(intake),
   ];
-  const lanes = stage.lanes.map(({ lane }) => placedLane(lane, stage, limits, input));
+  const lanes = stage.lanes.map(({ lane }) => placedLane(lane, stage, limits, input, low !== null));
   const fitted = fitToTime(lanes, intake.minutesPerDay);
   const weeksNeeded = Math.ceil(
     daysToLastStage(pathway, { stage: stage.code, enteredOn: today, countedFrom: counted, today }) / 7,
   );
   return {
     stage: stage.code,
-    reasons,
+    reasons: low ? [...reasons, { code: "ability", values: { ...low } }] : reasons,
     ...fitted,
     weeksNeeded,
     gate,
@@ -128,9 +133,14 @@ function placedStage({ intake, pathway, measures, results, today }: PlaceInput):
   const operated = operatedOn(intake, today);
   const from = pathway.stages.findIndex((stage) => !(operated !== undefined && stage.beforeSurgery));
   const counted = pathway.countsFrom === "surgery" ? (operated ?? intake.onsetOn) : intake.onsetOn;
+  const { bornOn, normGroup } = intake.person;
+  const person = { ageYears: ageYears(bornOn, today), ...(normGroup ? { normGroup } : {}) };
+  const passed: string[] = [];
   for (const [n, stage] of pathway.stages.entries()) {
     if (n < from) continue;
-    if (!stage.gate) return { stage, reasons: [{ code: "last-stage", values: {} }], gate: null };
+    const measured: PlacingReason[] =
+      passed.length > 0 ? [{ code: "measured", values: { stages: passed.join("; ") } }] : [];
+    if (!stage.gate) return { stage, reasons: [...measured, { code: "last-stage", values: {} }], gate: null };
     const result = evaluateGate({
       gate: { ...stage.gate, minimumDaysInStage: 0 },
       onsetOn: counted,
@@ -140,10 +150,16 @@ function placedStage({ intake, pathway, measures, results, today }: PlaceInput):
       measures: [...measures],
       results: [...results],
       effortDays: [],
+      person,
+      ...(operated === undefined ? {} : { surgeryOn: operated }),
     });
-    if (result.outcome === "open") continue;
+    if (result.outcome === "open") {
+      passed.push(stage.name);
+      continue;
+    }
     const unmet = result.criteria.filter((c) => c.required && !c.passes).map((c) => c.name);
     const reasons: PlacingReason[] = [
+      ...measured,
       ...(result.daysLeft > 0
         ? [{ code: "time" as const, values: { days: result.daysLeft, stage: stage.name } }]
         : []),
@@ -157,7 +173,13 @@ function placedStage({ intake, pathway, measures, results, today }: PlaceInput):
   throw new RangeError(`pathway ${pathway.code} ends with a gate`);
 }
 
-function placedLane(lane: Lane, stage: Stage, limits: readonly Restriction[], input: PlaceInput): PlacedLane {
+function placedLane(
+  lane: Lane,
+  stage: Stage,
+  limits: readonly Restriction[],
+  input: PlaceInput,
+  isWeak: boolean,
+): PlacedLane {
   const allowed = stage.lanes.find((entry) => entry.lane === lane)?.exercises ?? [];
   const own = input.exercises.filter((exercise) => exercise.lane === lane);
   const named = own.filter((exercise) => allowed.includes(exercise.id));
@@ -172,7 +194,7 @@ function placedLane(lane: Lane, stage: Stage, limits: readonly Restriction[], in
   const leftOut = [...barred].map(([says, count]) => ({ says, count })).sort((a, b) => b.count - a.count);
   const first = stage.lanes.find((entry) => entry.lane === lane)?.first ?? [];
   const needed = ({ id }: Exercise) => (first.includes(id) ? first.indexOf(id) : first.length);
-  const gently = isCareful(input.intake);
+  const gently = isWeak || isCareful(input.intake);
   const place = ({ exercise, variant }: (typeof candidates)[number]) =>
     gently ? exercise.variants.indexOf(variant) : 0;
   const wanted = wantedPhase(
@@ -219,7 +241,7 @@ function placedLane(lane: Lane, stage: Stage, limits: readonly Restriction[], in
   };
 }
 
-/** Helped, supported and smaller work comes before free work when the site is irritable or somebody falls. */
+/** Helped, supported and smaller work comes before free work when the site is irritable, somebody falls, or was measured weak. */
 const isCareful = ({ irritability, fellLastYear, fearsFalling }: Intake) =>
   irritability === "high" || fellLastYear || fearsFalling === true;
 
@@ -245,38 +267,5 @@ function placedItem(exercise: Exercise, variant: Variant): PlacedItem {
     drawnLike: exercise.drawnLike ?? null,
     prescription,
     time: doseMinutes({ dose: prescription.dose, sides: sidesOf(exercise, prescription) }),
-  };
-}
-
-/** Takes sets away, from the longest item first and never the last set, until the plan fits the minutes of a day. */
-function fitToTime(
-  lanes: readonly PlacedLane[],
-  minutesPerDay: number,
-): Pick<Placing, "lanes" | "minutes" | "fits"> {
-  let now = [...lanes];
-  const total = () => planMinutes(now.flatMap(({ chosen }) => (chosen ? [chosen.time] : []))).minutes;
-  while (total() > minutesPerDay) {
-    const longest = now
-      .filter(({ chosen }) => chosen !== null && chosen.prescription.dose.sets > 1)
-      .sort((a, b) => (b.chosen?.time.minutes ?? 0) - (a.chosen?.time.minutes ?? 0))[0];
-    if (!longest?.chosen) break;
-    const shorter = oneSetFewer(longest);
-    now = now.map((entry) => (entry === longest ? shorter : entry));
-  }
-  return { lanes: now, minutes: total(), fits: total() <= minutesPerDay };
-}
-
-function oneSetFewer(entry: PlacedLane): PlacedLane {
-  const { chosen } = entry;
-  if (!chosen) return entry;
-  const { dose } = chosen.prescription;
-  const sets = dose.sets - 1;
-  const shorter = { ...chosen.prescription, dose: { ...dose, sets } };
-  const sides = sidesOf({ sides: "both-together" }, shorter);
-  const reasons = entry.reasons.filter((reason) => reason.code !== "few-sets");
-  return {
-    ...entry,
-    chosen: { ...chosen, prescription: shorter, time: doseMinutes({ dose: shorter.dose, sides }) },
-    reasons: [...reasons, { code: "few-sets", values: { sets } }],
   };
 }

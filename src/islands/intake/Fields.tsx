@@ -29,7 +29,7 @@ function useField(name: FieldPath<IntakeFields>) {
   const { register, getFieldState, formState } = useFormContext<IntakeFields>();
   const { invalid, error } = getFieldState(name, formState);
   const noteId = useId();
-  const said = error?.message;
+  const said = typeof error?.message === "string" ? error.message : undefined;
   const props = { ...register(name), "aria-invalid": invalid, "aria-describedby": said ? noteId : undefined };
   const note = said ? (
     <span id={noteId} className="text-error font-medium">

@@ -1,11 +1,13 @@
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { FormProvider, useForm } from "react-hook-form";
 import { v7 as uuid } from "uuid";
 import type { Problem } from "~/contract/problem";
 import type { DraftList } from "~/contract/intake";
+import type { Measure } from "~/core/measure/measure";
 import type { Placing } from "~/core/intake/place";
 import { call } from "~/islands/frame/call";
 import ProblemNote from "~/islands/frame/ProblemNote";
+import { draftFaults } from "~/islands/measures/entry-draft";
 import { sayTime, t } from "~/messages/say";
 import { emptyIntake, fieldOf, resumedIntake, toIntake, type IntakeFields } from "./intake-fields";
 import { GoalsSection, PersonSection, ProblemSection } from "./IntakeSections";
@@ -13,6 +15,7 @@ import type { KnownPerson, PathwayChoice } from "./choices";
 import { LimitsSection, ScreenSection } from "./SafetySections";
 import PlacingPanel from "./PlacingPanel";
 import RedFlagNote, { redFlagOf } from "./RedFlagNote";
+import { later } from "~/islands/frame/later";
 import { island } from "~/islands/frame/island";
 
 interface Props {
@@ -20,17 +23,32 @@ interface Props {
   /** What can be done in an operation, by code and name. */
   procedures: { code: string; name: string }[];
   drafts: DraftList["drafts"];
+  /** What can be measured at once: what gates read, and the body itself. */
+  measures: Measure[];
+  /** Local date of the clinic. */
+  today: string;
   zone: string;
   maySign: boolean;
   /** A person the clinic knows, for whom this is another episode. */
   known: KnownPerson | null;
 }
 
+const BaselineSection = later(() => import("./BaselineSection"));
 const pauseMs = 800;
 
 /** Takes a new patient in, in the order of the work; kept as it goes, placed and signed at the end. */
-function IntakePage({ pathways, procedures, drafts, zone, maySign, known }: Props) {
-  const form = useForm<IntakeFields>({ defaultValues: { ...emptyIntake, ...known } });
+function IntakePage({
+  pathways,
+  procedures,
+  drafts,
+  measures: measureList,
+  today,
+  zone,
+  maySign,
+  known,
+}: Props) {
+  const form = useForm<IntakeFields>({ defaultValues: { ...emptyIntake, baselineOn: today, ...known } });
+  const measures = useMemo(() => new Map(measureList.map((one) => [one.code, one])), [measureList]);
   const [id, setId] = useState(() => uuid());
   const [placing, setPlacing] = useState<Placing | null>(null);
   const [problem, setProblem] = useState<Problem | null>(null);
@@ -56,12 +74,19 @@ function IntakePage({ pathways, procedures, drafts, zone, maySign, known }: Prop
 
   const resume = (draft: DraftList["drafts"][number]) => {
     setId(draft.id);
-    reset(resumedIntake(draft.body));
+    const resumed = resumedIntake(draft.body);
+    reset({ ...resumed, baselineOn: resumed.baselineOn || today });
     setPlacing(null);
   };
 
   const propose = form.handleSubmit(async (fields) => {
-    const answer = await call("proposePlacing", {}, { id, intake: toIntake(fields) });
+    const rows = fields.baselineRows;
+    const faults = draftFaults({ codes: Object.keys(rows), rows }, measures);
+    if (faults.length > 0) {
+      const names = faults.map((code) => measures.get(code)?.name ?? code).join(", ");
+      return setProblem({ type: "/problems/missing", title: t("measures.lookAgain", { names }), status: 0 });
+    }
+    const answer = await call("proposePlacing", {}, { id, intake: toIntake(fields, measures) });
     if (!answer.ok) {
       setPlacing(null);
       answer.problem.problems?.forEach(({ path, problem: message }, n) =>
@@ -109,9 +134,12 @@ function IntakePage({ pathways, procedures, drafts, zone, maySign, known }: Prop
           <div className="flex flex-col gap-4">
             <ScreenSection key={id} />
             <GoalsSection />
+          </div>
+          {pathway && <BaselineSection key={pathway.code} pathway={pathway} measures={measures} />}
+          <div className="flex flex-col gap-4 lg:col-span-2">
             {redFlag && problem && <RedFlagNote title={problem.title} flag={redFlag} />}
             {problem && !redFlag && <ProblemNote problem={problem} sayPath={sayPath} />}
-            <button className="btn btn-primary btn-lg" disabled={form.formState.isSubmitting}>
+            <button className="btn btn-primary btn-lg sm:self-start" disabled={form.formState.isSubmitting}>
               {t("intake.propose")}
             </button>
           </div>
@@ -122,7 +150,7 @@ function IntakePage({ pathways, procedures, drafts, zone, maySign, known }: Prop
             id={id}
             pathway={pathway}
             placing={placing}
-            intake={toIntake(getValues())}
+            intake={toIntake(getValues(), measures)}
             beside={getValues().beside}
             maySign={maySign}
           />

@@ -2,12 +2,13 @@ import { useEffect, useRef, useState } from "react";
 import { v5 as uuidOf } from "uuid";
 import { chosenInstead, planOfChoice, proposedChoice } from "~/core/intake/placed-choice";
 import type { Intake } from "~/core/intake/intake";
-import type { Placing, PlacingReason } from "~/core/intake/place";
+import type { Placing } from "~/core/intake/place";
 import FigureThumb from "~/islands/figure/FigureThumb";
 import { useWrite } from "~/islands/frame/use-write";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayDose } from "~/messages/describe";
-import { label, sayNumber, t } from "~/messages/say";
+import { sayPlacingReason } from "~/messages/placing";
+import { sayNumber, t } from "~/messages/say";
 import type { PathwayChoice } from "./choices";
 
 interface Props {
@@ -81,7 +82,7 @@ export default function PlacingPanel({ id, pathway, placing, intake, beside, may
         </label>
         <ul className="text-base-content/85 text-sm" data-testid="placing-reasons">
           {placing.reasons.map((why) => (
-            <li key={why.code}>{sayReason(why)}</li>
+            <li key={why.code}>{sayPlacingReason(why)}</li>
           ))}
         </ul>
       </div>
@@ -153,7 +154,7 @@ export default function PlacingPanel({ id, pathway, placing, intake, beside, may
                   )}
                   <option value="">{t("placing.none")}</option>
                 </select>
-                <span className="text-base-content/75">{lane.reasons.map(sayReason).join(" ")}</span>
+                <span className="text-base-content/75">{lane.reasons.map(sayPlacingReason).join(" ")}</span>
                 {lane.leftOut.length > 0 && (
                   <span className="text-base-content/75 block text-xs">
                     {t("placing.leftOut", {
@@ -206,16 +207,4 @@ export default function PlacingPanel({ id, pathway, placing, intake, beside, may
       )}
     </section>
   );
-}
-
-function sayReason({ code, values }: PlacingReason): string {
-  const said: Record<string, string | number> = { ...values };
-  if (typeof values["phase"] === "string") said["phase"] = label("phase", values["phase"]);
-  if (typeof values["kit"] === "string")
-    said["kit"] = values["kit"]
-      .split(",")
-      .map((piece) => label("kit", piece))
-      .join(", ");
-  if (typeof values["lane"] === "string") said["lane"] = label("lane", values["lane"]);
-  return t(`placing.reason.${code}`, said);
 }

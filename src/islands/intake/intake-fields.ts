@@ -4,7 +4,19 @@ import { irritabilities } from "~/core/intake/irritability";
 import { bodyPositions } from "~/core/exercise/body";
 import { bareHome, fullGym } from "~/core/exercise/kit";
 import { painSchoolCodes } from "~/core/response/pain-school";
-import { fittingFields, flag, listOf, oneOfThese, shape, text, type Guard } from "~/islands/frame/kept-shape";
+import {
+  fittingFields,
+  flag,
+  listOf,
+  oneOfThese,
+  recordOf,
+  shape,
+  text,
+  type Guard,
+} from "~/islands/frame/kept-shape";
+import type { Measure } from "~/core/measure/measure";
+import { takenResults, type RowEntry } from "~/islands/measures/entry-draft";
+import { isRow } from "~/islands/measures/kept-visit";
 import { limitWhats, toLimit, type LimitField } from "./limit-field";
 
 /** The form as typed: text for text and dates, so that half a date is kept too. */
@@ -45,6 +57,9 @@ export interface IntakeFields {
   cannotPositions: Intake["cannotPositions"];
   irritability: Intake["irritability"];
   school: "" | NonNullable<Intake["school"]>;
+  /** The day of the baseline and what was typed of it, by measure. */
+  baselineOn: string;
+  baselineRows: Record<string, RowEntry>;
   consent: boolean;
 }
 
@@ -82,6 +97,8 @@ export const emptyIntake: IntakeFields = {
   cannotPositions: [],
   irritability: "moderate",
   school: "",
+  baselineOn: "",
+  baselineRows: {},
   consent: false,
 };
 
@@ -128,6 +145,8 @@ const guards: { readonly [K in keyof IntakeFields]: Guard<IntakeFields[K]> } = {
   cannotPositions: listOf(oneOfThese(...bodyPositions)),
   irritability: oneOfThese(...irritabilities),
   school: oneOfThese("", ...painSchoolCodes),
+  baselineOn: text,
+  baselineRows: recordOf(isRow),
   consent: flag,
 };
 
@@ -136,8 +155,12 @@ export function resumedIntake(kept: unknown): IntakeFields {
   return { ...emptyIntake, ...fittingFields(guards, kept) };
 }
 
-/** The form as the endpoint reads it; what is wrong with it the endpoint says, field by field. */
-export function toIntake(fields: IntakeFields): Intake {
+/**
+ * The form as the endpoint reads it; what is wrong with it the endpoint says, field by field.
+ *
+ * @param measures those of the baseline, by code
+ */
+export function toIntake(fields: IntakeFields, measures: ReadonlyMap<string, Measure> = new Map()): Intake {
   const {
     beside,
     givenName,
@@ -161,9 +184,12 @@ export function toIntake(fields: IntakeFields): Intake {
     unticked,
     normGroup,
     also,
+    baselineOn,
+    baselineRows,
     ...rest
   } = fields;
   const takenBack = unticked.filter(({ reason }) => reason.trim()) as NonNullable<Intake["unticked"]>;
+  const results = takenResults({ codes: Object.keys(baselineRows), rows: baselineRows }, measures);
   const operated = surgeryOn !== "" || procedure !== "";
   const atHand = { home: bareHome, gym: fullGym, own: [...bareHome, ...kit] }[place];
   return {
@@ -188,6 +214,7 @@ export function toIntake(fields: IntakeFields): Intake {
       .filter(({ text }) => text.trim())
       .map(({ text, rating }) => ({ text, rating: Number(rating) })),
     ...(targetOn ? { targetOn } : {}),
+    ...(results.length > 0 ? { baseline: { takenOn: baselineOn, results } } : {}),
     daysPerWeek: Number(daysPerWeek),
     minutesPerDay: Number(minutesPerDay),
     kit: [...new Set(atHand)],
@@ -200,6 +227,7 @@ const renamed: Readonly<Record<string, FieldPath<IntakeFields>>> = {
   "surgery.on": "surgeryOn",
   "surgery.procedure": "procedure",
   "surgery.graft": "graft",
+  "baseline.takenOn": "baselineOn",
 };
 
 /** The field of the form that a path of the endpoint's answer is about. */

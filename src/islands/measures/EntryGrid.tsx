@@ -6,13 +6,15 @@ import EntryRow from "./EntryRow";
 import { pastedLines, trialsOf, type RowEntry, type Side, type VisitDraft } from "./entry-draft";
 
 interface Props {
-  view: MeasuresView;
+  view: Pick<MeasuresView, "involvedSide" | "status" | "barred">;
   measures: ReadonlyMap<string, Measure>;
-  draft: VisitDraft;
+  draft: Pick<VisitDraft, "codes">;
   rowOf: (code: string) => RowEntry;
   onRow: (code: string, row: RowEntry) => void;
-  onRemove: (code: string) => void;
-  onTrend: (code: string) => void;
+  /** Left out where no line can go. */
+  onRemove?: (code: string) => void;
+  /** Left out where nothing was measured before. */
+  onTrend?: (code: string) => void;
 }
 
 const moves: Record<string, number> = { Enter: 1, ArrowDown: 1, ArrowUp: -1 };
@@ -116,8 +118,8 @@ export default function EntryGrid({ view, measures, draft, rowOf, onRow, onRemov
               barredBy={view.barred.find((bar) => bar.measure === measure.code)?.says ?? null}
               onTyped={(side, trial, text) => typed(measure, side, trial, text)}
               onRow={(row) => onRow(measure.code, row)}
-              onRemove={() => onRemove(measure.code)}
-              onTrend={() => onTrend(measure.code)}
+              onRemove={onRemove && (() => onRemove(measure.code))}
+              onTrend={onTrend && (() => onTrend(measure.code))}
             />
           ))}
         </tbody>

@@ -18,8 +18,8 @@ interface Props {
   barredBy: string | null;
   onTyped: (side: Side, trial: number, text: string) => void;
   onRow: (row: RowEntry) => void;
-  onRemove: () => void;
-  onTrend: () => void;
+  onRemove: (() => void) | undefined;
+  onTrend: (() => void) | undefined;
 }
 
 /** One measure of the visit: its trials on both sides, how it was taken, and how it reads at once. */
@@ -54,14 +54,18 @@ export default function EntryRow({
     <>
       <tr className="border-base-300 border-t align-top" data-testid={`row-${measure.code}`}>
         <th scope="row" className="max-w-56 px-3 py-2 text-left font-normal">
-          <button
-            type="button"
-            className="flex min-h-11 items-start gap-1 text-left font-semibold"
-            onClick={onTrend}
-          >
-            {measure.name}
-            <ChartLine className="mt-0.5 size-4 shrink-0" aria-label={t("measures.trend")} />
-          </button>
+          {onTrend ? (
+            <button
+              type="button"
+              className="flex min-h-11 items-start gap-1 text-left font-semibold"
+              onClick={onTrend}
+            >
+              {measure.name}
+              <ChartLine className="mt-0.5 size-4 shrink-0" aria-label={t("measures.trend")} />
+            </button>
+          ) : (
+            <span className="block font-semibold">{measure.name}</span>
+          )}
           {measure.entryUnits && measure.entryUnits.length > 1 ? (
             <select
               className="select mt-1 w-24"
@@ -146,14 +150,16 @@ export default function EntryRow({
             ))}
         </td>
         <td className="py-2 pr-2">
-          <button
-            type="button"
-            className="btn btn-ghost btn-square"
-            aria-label={t("measures.removeOf", { name: measure.name })}
-            onClick={onRemove}
-          >
-            <X className="size-5" aria-hidden />
-          </button>
+          {onRemove && (
+            <button
+              type="button"
+              className="btn btn-ghost btn-square"
+              aria-label={t("measures.removeOf", { name: measure.name })}
+              onClick={onRemove}
+            >
+              <X className="size-5" aria-hidden />
+            </button>
+          )}
         </td>
       </tr>
       {measure.ways && (

@@ -2,6 +2,7 @@ import { v5 as uuidOf } from "uuid";
 import type { VisitBody } from "~/contract/measures";
 import type { Measure, ResultDetail } from "~/core/measure/measure";
 import { parseEntry, type EntryFault } from "~/core/measure/parse-entry";
+import type { TakenResult } from "~/core/measure/taken-result";
 import { trialSummary } from "~/core/measure/trial-summary";
 
 export type Side = "left" | "right" | "none";
@@ -74,7 +75,10 @@ export function readSide(measure: Measure, row: RowEntry, side: Side): SideReadi
 }
 
 /** What still stands in the way of recording; empty when the visit can be sent. */
-export function draftFaults(draft: VisitDraft, measures: ReadonlyMap<string, Measure>): string[] {
+export function draftFaults(
+  draft: Pick<VisitDraft, "codes" | "rows">,
+  measures: ReadonlyMap<string, Measure>,
+): string[] {
   return draft.codes.flatMap((code) => {
     const [measure, row] = [measures.get(code), draft.rows[code]];
     if (!measure || !row) return [];
@@ -84,10 +88,13 @@ export function draftFaults(draft: VisitDraft, measures: ReadonlyMap<string, Mea
   });
 }
 
-/** The draft as it is sent; null when nothing has been typed. Its ids follow from the draft's own, so sending twice is harmless. */
-export function toVisit(draft: VisitDraft, measures: ReadonlyMap<string, Measure>): VisitBody | null {
-  const results = draft.codes.flatMap((code) => {
-    const [measure, row] = [measures.get(code), draft.rows[code]];
+/** What was typed, line by line and side by side, as results; of empty cells none. */
+export function takenResults(
+  { codes, rows }: Pick<VisitDraft, "codes" | "rows">,
+  measures: ReadonlyMap<string, Measure>,
+): TakenResult[] {
+  return codes.flatMap((code) => {
+    const [measure, row] = [measures.get(code), rows[code]];
     if (!measure || !row) return [];
     return sidesOfMeasure(measure).flatMap((side) => {
       const { values } = readSide(measure, row, side);
@@ -100,8 +107,6 @@ export function toVisit(draft: VisitDraft, measures: ReadonlyMap<string, Measure
       };
       return [
         {
-          // The same measure and side of the same visit have the same id, however often they are sent.
-          id: uuidOf(`${code} ${side}`, draft.id),
           measure: code,
           side,
           trials: [...values],
@@ -112,6 +117,15 @@ export function toVisit(draft: VisitDraft, measures: ReadonlyMap<string, Measure
       ];
     });
   });
+}
+
+/** The draft as it is sent; null when nothing has been typed. Its ids follow from the draft's own, so sending twice is harmless. */
+export function toVisit(draft: VisitDraft, measures: ReadonlyMap<string, Measure>): VisitBody | null {
+  const results = takenResults(draft, measures).map((result) => ({
+    // The same measure and side of the same visit have the same id, however often they are sent.
+    id: uuidOf(`${result.measure} ${result.side}`, draft.id),
+    ...result,
+  }));
   return results.length === 0 ? null : { id: draft.id, takenOn: draft.takenOn, results };
 }
 

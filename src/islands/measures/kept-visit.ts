@@ -10,7 +10,7 @@ const side = optional(
   }),
 ) as Guard<SideEntry | undefined>;
 
-const row = shape<RowEntry>({
+export const isRow = shape<RowEntry>({
   unit: text,
   way: text,
   meant: flag,
@@ -22,7 +22,12 @@ const row = shape<RowEntry>({
   }) as Guard<RowEntry["sides"]>,
 });
 
-const isVisitDraft = shape<VisitDraft>({ id: text, takenOn: text, codes: listOf(text), rows: recordOf(row) });
+const isVisitDraft = shape<VisitDraft>({
+  id: text,
+  takenOn: text,
+  codes: listOf(text),
+  rows: recordOf(isRow),
+});
 
 const keyOf = (episodeId: string) => `visit-${episodeId}`;
 

@@ -11,6 +11,3 @@ const kept = new LRUCache<string, DrawnDemandOrWhy>({ max: 20_000 });
 /** What settings ask of the body of a case, as tall as it was measured last. */
 export const bookOf = (file: Pick<CaseFile, "results">): DemandBook =>
   bookOfHeight(measuredHeight(file), kept);
-
-/** The same of somebody whom nobody has measured. */
-export const usualBook = (): DemandBook => bookOfHeight(null, kept);

@@ -26,5 +26,7 @@ export const intakes = fact({
     "signals",
     "signalClearances",
     "events",
+    "visits",
+    "results",
   ],
 });

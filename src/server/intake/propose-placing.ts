@@ -1,10 +1,12 @@
 import type { PlacingBody } from "~/contract/intake";
+import { baselineResults, measuresByCode } from "./baseline";
 import { noteFlags } from "./flag-ticks";
-import { usualBook } from "~/server/case/body-of";
+import { bookOf } from "~/server/case/body-of";
 import type { DemandBook } from "~/core/demand/demand-book";
 import { startingMeasures } from "~/catalogue/measures/all";
 import { startingPathways } from "~/catalogue/pathways/all";
-import { intakeProblems, type Intake } from "~/core/intake/intake";
+import { baselineProblems, intakeProblems, type Intake } from "~/core/intake/intake";
+import type { MeasureResult } from "~/core/measure/measure";
 import { placePatient, type Placing } from "~/core/intake/place";
 import { mostUrgent } from "~/core/intake/stop-signal";
 import { problemIf, type FieldProblem } from "~/core/schema/field-problem";
@@ -40,6 +42,8 @@ export interface CheckedIntake {
   readonly book: DemandBook;
   /** What the operation and the conditions of the person limit. */
   readonly known: readonly Restriction[];
+  /** The baseline as results of the record. */
+  readonly results: readonly MeasureResult[];
 }
 
 /**
@@ -60,10 +64,15 @@ export async function checkIntake(
   }
   const today = localDay(at, staff.zone);
   const pathway = startingPathways.find((candidate) => candidate.code === intake.pathway) ?? null;
-  const problems = [...intakeProblems(intake, pathway, today), ...alsoProblems(intake)];
+  const problems = [
+    ...intakeProblems(intake, pathway, today),
+    ...alsoProblems(intake),
+    ...baselineProblems(intake, measuresByCode, today),
+  ];
   if (problems.length > 0 || !pathway) throw refused(problems);
   const catalogue = await clinicCatalogue(staff.clinicId, db);
-  const book = usualBook();
+  const results = baselineResults(intake);
+  const book = bookOf({ results });
   const known = knownLimits(intake, pathway, today);
   const placing = placePatient({
     book,
@@ -72,10 +81,10 @@ export async function checkIntake(
     pathway,
     exercises: catalogue.exercises,
     measures: startingMeasures,
-    results: [],
+    results,
     today,
   });
-  return { pathway, catalogue, placing, today, book, known };
+  return { pathway, catalogue, placing, today, book, known, results };
 }
 
 /** Things done besides that nobody knows. */

@@ -1,5 +1,4 @@
 import { v7 as uuid } from "uuid";
-import { measuresOf } from "~/catalogue/pathways/measures-of";
 import { personalLimits } from "~/core/intake/intake";
 import type { IntakeBody, IntakeWritten } from "~/contract/intake";
 import type { FieldProblem } from "~/core/schema/field-problem";
@@ -7,6 +6,7 @@ import type { Placing } from "~/core/intake/place";
 import { stageOf, type Pathway } from "~/core/pathway/pathway";
 import { firstPrescription, type Exercise, type Variant } from "~/core/exercise/exercise";
 import { obstacle } from "~/core/limit/obstacle";
+import { sayPlacingReason } from "~/messages/placing";
 import { writeAudit } from "~/server/audit/audit-repository";
 import type { StaffContext } from "~/server/staff-context";
 import { now } from "~/server/clock";
@@ -30,6 +30,7 @@ import { refused } from "~/server/http/problem";
 import { loadEpisode } from "~/server/case/load-episode";
 import { haltsOf } from "~/core/case/stops";
 import { dropDraft } from "./draft-repository";
+import { measuresUsed, storeBaseline } from "./baseline";
 import { flagsEverTicked, type FlagTick } from "./flag-ticks";
 import { checkIntake, surgeryCodes, surgeryLimits, type CheckedIntake } from "./propose-placing";
 
@@ -185,7 +186,7 @@ async function store(
   db: Connection,
   staff: StaffContext,
   body: IntakeBody,
-  { pathway, placing, today }: CheckedIntake,
+  { pathway, placing, today, results }: CheckedIntake,
   items: readonly SignedItem[],
   at: string,
 ): Promise<void> {
@@ -197,7 +198,8 @@ async function store(
   const pathwayHash = await define("pathway", pathway.code, pathway);
   const hashes = [pathwayHash];
   for (const { exercise } of items) hashes.push(await define("exercise", exercise.id, exercise));
-  for (const measure of measuresOf(pathway)) hashes.push(await define("measure", measure.code, measure));
+  for (const measure of measuresUsed(pathway, results))
+    hashes.push(await define("measure", measure.code, measure));
 
   await insertEpisode(db, clinicId, {
     id: episodeId,
@@ -214,7 +216,7 @@ async function store(
   });
   await attachDefinitions(db, clinicId, episodeId, hashes);
   const w: Writing = { clinicId, staffId, episodeId, at };
-  const reason = body.reason?.trim() ?? placing.reasons.map((r) => r.code).join(", ");
+  const reason = body.reason?.trim() ?? placing.reasons.map(sayPlacingReason).join(" ");
   const isPast = goesPast(body.stage, pathway, placing);
   await appendFact(db, w, stageMoves, {
     id: uuid(),
@@ -254,6 +256,7 @@ async function store(
     await appendFact(db, w, itemFacts, { id, exerciseId, lane, position, createdAt: at });
     await appendFact(db, w, prescriptions, { id: uuid(), itemId: id, from: at, prescription });
   }
+  await storeBaseline(db, w, intake.baseline?.takenOn, results);
   await appendFact(db, w, intakes, { id: uuid(), at, intake, placing });
 }
 

@@ -1,0 +1,64 @@
+import { useState } from "react";
+import { useFormContext } from "react-hook-form";
+import type { Measure } from "~/core/measure/measure";
+import EntryGrid from "~/islands/measures/EntryGrid";
+import { draftFaults, emptyRow, type RowEntry } from "~/islands/measures/entry-draft";
+import { t } from "~/messages/say";
+import { TextField } from "./Fields";
+import { bodyMeasures, type PathwayChoice } from "./choices";
+import type { IntakeFields } from "./intake-fields";
+
+interface Props {
+  pathway: PathwayChoice;
+  measures: ReadonlyMap<string, Measure>;
+}
+
+const gatesFirst = 2;
+
+/** What the first gates read, to be measured at once; every value is optional, and placing uses those there are. */
+export default function BaselineSection({ pathway, measures }: Props) {
+  const { watch, getValues, setValue } = useFormContext<IntakeFields>();
+  const [all, setAll] = useState(false);
+  const rows = watch("baselineRows");
+  const side = watch("involvedSide");
+  const stages = pathway.stages.filter((stage) => !(stage.beforeSurgery && watch("surgeryOn") !== ""));
+  const ofFirst = stages.slice(0, gatesFirst).flatMap((stage) => stage.measures);
+  const ofAll = stages.flatMap((stage) => stage.measures);
+  const codes = [...new Set([...bodyMeasures, ...(all ? ofAll : ofFirst), ...Object.keys(rows)])];
+  const faults = draftFaults({ codes, rows }, measures);
+  // Read back each time: lines changed by one paste build on each other.
+  const change = (code: string, row: RowEntry) =>
+    setValue("baselineRows", { ...getValues("baselineRows"), [code]: row });
+
+  return (
+    <fieldset
+      className="bg-base-100 border-base-300 rounded-box min-w-0 border p-3 pt-1 lg:col-span-2"
+      data-testid="baseline"
+    >
+      <legend className="px-1 font-semibold">{t("intake.baseline")}</legend>
+      <div className="mb-2 flex flex-wrap items-end gap-x-4 gap-y-2">
+        <TextField name="baselineOn" label={t("measures.takenOn")} type="date" />
+        <p className="text-base-content/80 pb-2 text-sm">{t("intake.baselineWhy")}</p>
+        {!all && ofAll.some((code) => !codes.includes(code)) && (
+          <button type="button" className="btn ml-auto" onClick={() => setAll(true)}>
+            {t("intake.baselineMore")}
+          </button>
+        )}
+      </div>
+      <EntryGrid
+        view={{ involvedSide: side || "both", status: [], barred: [] }}
+        measures={measures}
+        draft={{ codes }}
+        rowOf={(code) => rows[code] ?? emptyRow(measures.get(code) as never)}
+        onRow={change}
+      />
+      {faults.length > 0 && (
+        <p className="text-error mt-1 text-sm font-medium" role="alert">
+          {t("measures.lookAgain", {
+            names: faults.map((code) => measures.get(code)?.name ?? code).join(", "),
+          })}
+        </p>
+      )}
+    </fieldset>
+  );
+}

@@ -1,6 +1,6 @@
-import { bookOfHeight } from "~/catalogue/demands/book";
+import { bookOfBody } from "~/catalogue/demands/book";
 import type { CaseFile } from "~/core/case/case-file";
-import { measuredHeight } from "~/core/case/measured-height";
+import { measuredBody } from "~/core/case/measured-body";
 import type { DrawnDemandOrWhy } from "~/core/demand/drawn-demand";
 import { reviewCase, type CaseReview } from "~/core/review/review-case";
 
@@ -8,5 +8,5 @@ const kept = new Map<string, DrawnDemandOrWhy>();
 
 /** What the application will say of a case: with its own book of what settings ask of this body. */
 export function reviewed(file: CaseFile): CaseReview {
-  return reviewCase(file, { book: bookOfHeight(measuredHeight(file), kept) });
+  return reviewCase(file, { book: bookOfBody(measuredBody(file), kept) });
 }

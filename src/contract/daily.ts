@@ -6,7 +6,7 @@ import { NextDayReport, SetRecord } from "~/core/response/session-record";
 import { oneOf } from "~/core/schema/one-of";
 import { endpoint, smallLimit } from "./endpoint";
 import { StairView, Written } from "./episode";
-import { closed, code, date, instant, reason, uuid } from "./fields";
+import { closed, code, date, instant, meant, reason, uuid } from "./fields";
 import { recordingRoles, signingRoles } from "./roles";
 
 const sets = Type.Array(SetRecord, { minItems: 1, maxItems: 60 });
@@ -37,6 +37,7 @@ export const SessionBody = Type.Object(
     ),
     /** The session that this one corrects. */
     supersedes: Type.Optional(uuid),
+    meant,
   },
   closed,
 );

@@ -10,6 +10,8 @@ export const date = Type.String({ format: "date" });
 /** A code of the catalogue: an exercise, a variant. */
 export const code = Type.String({ minLength: 1, maxLength: 80 });
 /** Why something was signed, in words that stay. */
+/** Whoever sends it has been asked whether amounts that stand out are meant, and they are. */
+export const meant = Type.Optional(Type.Boolean());
 export const reason = Type.String({ minLength: 3, maxLength: 400, pattern: "\\S" });
 export const orNull = <T extends TSchema>(schema: T) => Type.Union([schema, Type.Null()]);
 

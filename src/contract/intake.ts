@@ -1,6 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { Intake } from "~/core/intake/intake";
-import { Placing } from "~/core/intake/place";
+import { Placing } from "~/core/intake/placing";
 import { endpoint } from "./endpoint";
 import { closed, code, instant, reason, uuid, written } from "./fields";
 import { recordingRoles, signingRoles } from "./roles";

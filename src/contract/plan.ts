@@ -1,12 +1,14 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { Dose } from "~/core/dose/dose";
 import { DoseMinutesOutput } from "~/core/dose/dose-minutes";
+import { totalCodes } from "~/core/progression/plan-totals";
+import { oneOf } from "~/core/schema/one-of";
 import { Circumstances } from "~/core/intake/intake";
 import { InvolvedSide } from "~/core/measure/side-value";
 import { Lane } from "~/core/exercise/body";
 import { KnobValue, Prescription } from "~/core/exercise/prescription";
 import { endpoint, smallLimit } from "./endpoint";
-import { closed, code, HeightM, PersonName, reason, uuid, written } from "./fields";
+import { closed, code, HeightM, meant, PersonName, reason, uuid, written } from "./fields";
 import { signingRoles } from "./roles";
 
 /** The next setting in one direction: the knob with where it goes, or the words of what stops it. */
@@ -61,6 +63,10 @@ export const PlanView = Type.Object(
     stage: Type.String(),
     items: Type.Array(PlanItem),
     time: DoseMinutesOutput,
+    /** Sums that are more than they should be when everything is done on one day. */
+    totals: Type.Array(
+      Type.Object({ code: oneOf(totalCodes), value: Type.Number(), most: Type.Number() }, closed),
+    ),
     emptyLanes: Type.Array(Lane),
     stageLanes: Type.Array(Lane),
     limits: Type.Array(Type.String()),
@@ -83,6 +89,7 @@ export const ItemBody = Type.Object(
     dose: Type.Optional(Dose),
     /** Why it goes into the plan against limits that are neither the surgeon's nor a procedure's. */
     against: Type.Optional(reason),
+    meant,
   },
   closed,
 );

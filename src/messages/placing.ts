@@ -1,4 +1,4 @@
-import type { PlacingReason } from "~/core/intake/place";
+import type { PlacingReason } from "~/core/intake/placing";
 import { label, sayQuantity, t } from "./say";
 
 /** Why a stage or an exercise was proposed, in a sentence. */

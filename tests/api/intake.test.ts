@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { v7 as uuid } from "uuid";
 import type { Intake } from "~/core/intake/intake";
-import type { Placing } from "~/core/intake/place";
+import type { Placing } from "~/core/intake/placing";
 import { bodyPositions } from "~/core/exercise/body";
 import { someIntake } from "~tests/builders/intake";
 import { demoClinic } from "~demo/clinic";

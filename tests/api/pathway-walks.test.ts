@@ -4,7 +4,7 @@ import { measureByCode } from "~/catalogue/measures/all";
 import { startingPathways } from "~/catalogue/pathways/all";
 import type { Criterion } from "~/core/gate/gate";
 import type { GateView } from "~/contract/gate";
-import type { Placing } from "~/core/intake/place";
+import type { Placing } from "~/core/intake/placing";
 import type { Pathway, Stage } from "~/core/pathway/pathway";
 import { addDays } from "~/core/schedule/local-day";
 import { someIntake } from "~tests/builders/intake";

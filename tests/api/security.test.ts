@@ -6,7 +6,7 @@ import { operations } from "~/server/http/openapi";
 import { demoClinic, demoPassword } from "~demo/clinic";
 import { addForeignClinic, foreignEmail } from "~tests/harness/foreign-clinic";
 import { startServers, type Servers } from "~tests/harness/servers";
-import type { Placing } from "~/core/intake/place";
+import type { Placing } from "~/core/intake/placing";
 import { someIntake } from "~tests/builders/intake";
 import { Client, signedIn } from "~tests/harness/client";
 import { fencer, squeezeOf, squeezeSession } from "~tests/harness/story";

@@ -1,5 +1,5 @@
 import { LRUCache } from "lru-cache";
-import { bookOfHeight } from "~/catalogue/demands/book";
+import { bookOfBody } from "~/catalogue/demands/book";
 import type { DrawnDemandOrWhy } from "~/core/demand/drawn-demand";
 import { drawnHeights } from "~/core/pose/body-lengths";
 import { Type, type Static } from "@sinclair/typebox";
@@ -105,7 +105,7 @@ function step(turn: typeof harder | typeof easier) {
       turn(found.exercise, prescription, {
         restrictions: [...restrictions, ...atHand],
         today,
-        book: bookOfHeight(heightM ?? null, kept),
+        book: bookOfBody({ heightM: heightM ?? null }, kept),
       }),
     );
   };
@@ -186,7 +186,7 @@ const catalogueCalculations: readonly Calculation[] = [
 
 /** Every calculation of the product: those of the core, and those that look into the starting catalogue. */
 export const allCalculations: readonly Calculation[] = [
-  ...calculations((heightM) => bookOfHeight(heightM, kept)),
+  ...calculations((body) => bookOfBody(body, kept)),
   ...catalogueCalculations,
   ...demandCalculations,
 ];

@@ -1,16 +1,33 @@
 import { drawnHeights } from "~/core/pose/body-lengths";
-import { demandBook, type AskedBody, type DemandBook, type KeptDrawings } from "~/core/demand/demand-book";
+import type { MeasuredBody } from "~/core/case/measured-body";
+import {
+  demandBook,
+  middleBuild,
+  type AskedBody,
+  type DemandBook,
+  type KeptDrawings,
+} from "~/core/demand/demand-book";
 import { withAsks } from "~/catalogue/exercises/asks";
 import { figureOf } from "~/catalogue/figures/all";
 
 /** Height that is drawn where nobody measured one, metres: the middle of adults (common practice). */
 export const usualHeightM = 1.7;
 
-/** The book of a measured height, or of the usual one; a height at which nobody is drawn is taken as the nearest that is. */
-export function bookOfHeight(measured: number | null, kept?: KeptDrawings): DemandBook {
+/**
+ * The book of a body as far as it was measured, of usual height and build else; a height at which nobody is drawn is taken as
+ * the nearest that is.
+ */
+export function bookOfBody(
+  { heightM: measured, massKg = null }: Pick<MeasuredBody, "heightM"> & Partial<MeasuredBody>,
+  kept?: KeptDrawings,
+): DemandBook {
   const heightM = Math.min(drawnHeights.high, Math.max(drawnHeights.low, measured ?? usualHeightM));
-  return bookFor({ heightM }, kept);
+  return bookFor(massKg === null ? { heightM } : { heightM, massKg }, kept);
 }
+
+/** Kilograms of an adult of middle build, where nobody weighed them. */
+export const massOf = ({ heightM, massKg }: MeasuredBody): number =>
+  massKg ?? middleBuild * (heightM ?? usualHeightM) ** 2;
 
 /**
  * What prescriptions ask of a body, by the catalogue's drawings. Versions of starting exercises that were stored before

@@ -1,4 +1,4 @@
-import { measuredHeight } from "~/core/case/measured-height";
+import { measuredBody, type MeasuredBody } from "~/core/case/measured-body";
 import { judgedDays } from "~/core/decision/record/judged-days";
 import type { DemandBook } from "~/core/demand/demand-book";
 import { decide } from "~/core/decision/decide";
@@ -25,9 +25,9 @@ const zoneProblem = (zone: string) => problemIf(!isZone(zone), "/zone", "is not 
 /**
  * Every calculation that needs nothing of the catalogue but its drawings.
  *
- * @param bookOf what settings ask of a body of this height in metres, or of a usual one where nobody measured it
+ * @param bookOf what settings ask of a body as far as it was measured, of a usual one else
  */
-export const calculations = (bookOf: (heightM: number | null) => DemandBook): readonly Calculation[] => [
+export const calculations = (bookOf: (body: MeasuredBody) => DemandBook): readonly Calculation[] => [
   ...doseCalculations,
   ...measureCalculations,
   calculation({
@@ -60,7 +60,8 @@ export const calculations = (bookOf: (heightM: number | null) => DemandBook): re
         ...restrictionProblems(i.restrictions, "/restrictions"),
       ];
     },
-    run: (input) => decide(input, judgedDays(input), bookOf(input.heightM ?? null)),
+    run: (input) =>
+      decide(input, judgedDays(input), bookOf({ heightM: input.heightM ?? null, massKg: null })),
   }),
   calculation({
     name: "gate",
@@ -90,6 +91,6 @@ export const calculations = (bookOf: (heightM: number | null) => DemandBook): re
         restrictionProblems(restrictions, `/limitSettings/${n}/restrictions`),
       ),
     ],
-    run: (file) => reviewCase(file, { book: bookOf(measuredHeight(file)) }),
+    run: (file) => reviewCase(file, { book: bookOf(measuredBody(file)) }),
   }),
 ];

@@ -7,9 +7,9 @@ import { exportCase, type CaseFile } from "./case-file";
 import { importCase } from "./import-case";
 import { caseDays, itemDays } from "./case-days";
 import { schoolInForce } from "./in-force";
-import { bookOfHeight } from "~/catalogue/demands/book";
+import { bookOfBody } from "~/catalogue/demands/book";
 import type { DrawnDemandOrWhy } from "~/core/demand/drawn-demand";
-import { measuredHeight } from "./measured-height";
+import { measuredBody } from "./measured-body";
 import { replayDecisions } from "~/core/review/replay-decisions";
 import { reviewCase } from "~/core/review/review-case";
 
@@ -39,7 +39,7 @@ describe.each(cases)("case of the %s", (_key, file) => {
   });
   it("every signed proposal comes out the same when replayed", () => {
     expect(
-      replayDecisions(file, bookOfHeight(measuredHeight(file), kept)).decisions.filter(({ same }) => !same),
+      replayDecisions(file, bookOfBody(measuredBody(file), kept)).decisions.filter(({ same }) => !same),
     ).toEqual([]);
   });
 });

@@ -33,7 +33,7 @@ export interface KeptDrawings {
 }
 
 /** Kilograms per square metre of height of an adult of middle build, taken where nobody weighed them (WHO's middle of the healthy range). */
-const middleBuild = 22;
+export const middleBuild = 22;
 
 /**
  * A book for one body.

@@ -1,7 +1,7 @@
 import { doseMinutes } from "~/core/dose/dose-minutes";
 import { planMinutes } from "~/core/dose/plan-minutes";
 import { sidesOf } from "~/core/exercise/sides-of";
-import type { PlacedLane, Placing } from "./place";
+import type { PlacedLane, Placing } from "./placing";
 
 /** Takes sets away, from the longest item first and never the last set, until the plan fits the minutes of a day. */
 export function fitToTime(

@@ -1,77 +1,22 @@
 import type { DemandBook } from "~/core/demand/demand-book";
-import { Type, type Static } from "@sinclair/typebox";
-import { doseMinutes, DoseMinutesOutput } from "~/core/dose/dose-minutes";
-import { oneOf } from "~/core/schema/one-of";
-import { GateResult } from "~/core/gate/gate";
+import { doseMinutes } from "~/core/dose/dose-minutes";
+import type { GateResult } from "~/core/gate/gate";
 import { evaluateGate } from "~/core/gate/evaluate-gate";
 import type { Measure, MeasureResult } from "~/core/measure/measure";
 import type { Pathway, Stage } from "~/core/pathway/pathway";
-import { Lane, phases, type Phase } from "~/core/exercise/body";
+import type { Lane } from "~/core/exercise/body";
+import { phases, type Phase } from "~/core/exercise/body";
 import { firstPrescription, type Exercise, type Variant } from "~/core/exercise/exercise";
-import { Prescription } from "~/core/exercise/prescription";
 import { obstacle } from "~/core/limit/obstacle";
 import type { Restriction } from "~/core/limit/restriction";
 import { sidesOf } from "~/core/exercise/sides-of";
 import { daysBetween } from "~/core/schedule/local-day";
 import { daysToLastStage } from "~/core/pathway/days-to-last-stage";
 import { ageYears } from "~/core/schedule/age-years";
+import type { PlacedItem, PlacedLane, Placing, PlacingReason } from "./placing";
 import { lowAbility } from "./ability";
 import { fitToTime } from "./fit-to-time";
 import { personalLimits, type Intake } from "./intake";
-
-const Reason = Type.Object({
-  code: oneOf([
-    "time",
-    "criteria",
-    "first-stage",
-    "last-stage",
-    "irritability",
-    "kit",
-    "few-sets",
-    "none-fits",
-    "ability",
-    "measured",
-  ]),
-  values: Type.Record(Type.String(), Type.Union([Type.String(), Type.Number()])),
-});
-export type PlacingReason = Static<typeof Reason>;
-
-const PlacedItem = Type.Object({
-  exerciseId: Type.String(),
-  exerciseName: Type.String(),
-  variantId: Type.String(),
-  variantName: Type.String(),
-  /** The exercise of the catalogue whose figure it has; null for its own. */
-  drawnLike: Type.Union([Type.String(), Type.Null()]),
-  prescription: Prescription,
-  time: DoseMinutesOutput,
-});
-export type PlacedItem = Static<typeof PlacedItem>;
-
-export const PlacedLane = Type.Object({
-  lane: Lane,
-  chosen: Type.Union([PlacedItem, Type.Null()]),
-  alternatives: Type.Array(PlacedItem),
-  /** What limits left out of this lane, by their words. */
-  leftOut: Type.Array(Type.Object({ says: Type.String(), count: Type.Integer() })),
-  reasons: Type.Array(Reason),
-});
-export type PlacedLane = Static<typeof PlacedLane>;
-
-/** Where somebody would be placed, why, and one exercise for each lane of that stage. */
-export const Placing = Type.Object({
-  stage: Type.String(),
-  reasons: Type.Array(Reason),
-  lanes: Type.Array(PlacedLane),
-  minutes: Type.Number(),
-  fits: Type.Boolean(),
-  /** Whole weeks that the minimum times still need to the last stage, and the weeks to the target; null without one. */
-  weeksNeeded: Type.Integer(),
-  weeksToTarget: Type.Union([Type.Integer(), Type.Null()]),
-  /** The gate that the proposed stage ends with, as it stands: what is not met when a later stage is signed. */
-  gate: Type.Union([GateResult, Type.Null()]),
-});
-export type Placing = Static<typeof Placing>;
 
 export interface PlaceInput {
   readonly intake: Intake;

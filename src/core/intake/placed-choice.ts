@@ -1,5 +1,5 @@
 import { planMinutes } from "~/core/dose/plan-minutes";
-import type { PlacedItem, Placing } from "./place";
+import type { PlacedItem, Placing } from "./placing";
 
 /** What is chosen in each lane of a placing, in its order; null where nothing is. */
 export type PlacedChoice = readonly (PlacedItem | null)[];

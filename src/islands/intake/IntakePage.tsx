@@ -4,7 +4,7 @@ import { v7 as uuid } from "uuid";
 import type { Problem } from "~/contract/problem";
 import type { DraftList } from "~/contract/intake";
 import type { Measure } from "~/core/measure/measure";
-import type { Placing } from "~/core/intake/place";
+import type { Placing } from "~/core/intake/placing";
 import { call } from "~/islands/frame/call";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { draftFaults } from "~/islands/measures/entry-draft";

@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from "react";
 import { v5 as uuidOf } from "uuid";
 import { chosenInstead, planOfChoice, proposedChoice } from "~/core/intake/placed-choice";
 import type { Intake } from "~/core/intake/intake";
-import type { Placing } from "~/core/intake/place";
+import type { Placing } from "~/core/intake/placing";
 import FigureThumb from "~/islands/figure/FigureThumb";
 import { useWrite } from "~/islands/frame/use-write";
 import ProblemNote from "~/islands/frame/ProblemNote";

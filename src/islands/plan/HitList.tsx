@@ -21,17 +21,21 @@ export default function HitList({ plan, answer, onChanged }: Props) {
 
   const [tried, setTried] = useState<CatalogueHit | null>(null);
 
-  const add = async (hit: CatalogueHit) => {
+  const add = async (hit: CatalogueHit, meant = false) => {
     const { exerciseId, exerciseName, variantId } = hit;
     setTried(hit);
-    const written = await send({ exerciseId, variantId }, variantId);
+    const written = await send({ exerciseId, variantId, ...(meant ? { meant } : {}) }, variantId);
     if (written) onChanged(written.plan, t("plan.added", { exercise: exerciseName }));
   };
   const against = (problem?.changed as { against?: string[] } | undefined)?.against ?? [];
 
   return (
     <>
-      <ProblemNote problem={problem} />
+      <ProblemNote
+        problem={problem}
+        sayPath={() => ""}
+        onMeant={tried ? () => void add(tried, true) : undefined}
+      />
       {tried && against.length > 0 && (
         <div className="border-warning rounded-box mt-2 border-2 p-3" data-testid="against">
           <p className="font-semibold">

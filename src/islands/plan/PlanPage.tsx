@@ -4,6 +4,7 @@ import type { PlanView } from "~/contract/plan";
 import type { Lane } from "~/core/exercise/body";
 import ConditionChips from "~/islands/frame/ConditionChips";
 import ProblemNote from "~/islands/frame/ProblemNote";
+import { sayPlanTotal } from "~/messages/plan-totals";
 import { sayNumber, t } from "~/messages/say";
 import CatalogueSearch from "./CatalogueSearch";
 import CircumstancesForm from "./CircumstancesForm";
@@ -16,6 +17,7 @@ function PlanPage({ plan: loaded }: { plan: PlanView }) {
   const [problem, setProblem] = useState<Problem | null>(null);
   const [notice, setNotice] = useState("");
   const [lane, setLane] = useState<Lane | "">("");
+  const isTooLong = plan.totals.some(({ code }) => code === "minutes");
   const { person, items, time, emptyLanes } = plan;
 
   const changed = (next: PlanView, said: string) => {
@@ -38,7 +40,7 @@ function PlanPage({ plan: loaded }: { plan: PlanView }) {
           <ConditionChips conditions={person.conditions} />
         </div>
         <p className="ml-auto text-right" data-testid="plan-sum">
-          <strong className="text-xl">
+          <strong className={`text-xl ${isTooLong ? "text-warning" : ""}`}>
             {t("plan.sum", { items: items.length, minutes: sayNumber(Math.round(time.minutes)) })}
             {plan.circumstances && ` ${t("plan.have", { minutes: plan.circumstances.minutesPerDay })}`}
           </strong>
@@ -50,6 +52,13 @@ function PlanPage({ plan: loaded }: { plan: PlanView }) {
           {time.contacts > 0 && (
             <span className="block text-sm">{t("plan.contacts", { contacts: time.contacts })}</span>
           )}
+          {plan.totals
+            .filter(({ code }) => code !== "minutes")
+            .map((total) => (
+              <span key={total.code} className="text-warning block text-sm font-medium" data-testid="total">
+                {sayPlanTotal(total)}
+              </span>
+            ))}
         </p>
         <a className="btn bg-base-100 border-base-300" href={`/episodes/${plan.episodeId}`}>
           {t("plan.back")}

@@ -115,7 +115,11 @@ function SessionPage({ stair: loaded, kept, correcting }: Props) {
           </div>
         </div>
         <SignalBanner stair={stair} onChange={setStair} />
-        <ProblemNote problem={sending.problem} sayPath={sending.sayPath} />
+        <ProblemNote
+          problem={sending.problem}
+          sayPath={sending.sayPath}
+          onMeant={sending.busy ? undefined : sending.sendAsMeant}
+        />
         {correcting && (
           <p className="alert alert-info alert-soft text-base-content">
             {t("session.correcting", { time: sayTime(correcting.at, stair.zone) })}

@@ -4,9 +4,21 @@ import { v7 as uuid } from "uuid";
 import type { Problem } from "~/contract/problem";
 import type { StairView, Written } from "~/contract/episode";
 import { useWrite } from "~/islands/frame/use-write";
+import type { MessageKey } from "~/messages/en";
 import { t } from "~/messages/say";
 import { itemOf, itemState, toBody, type SessionDraft } from "./session-draft";
 
+/** Fields of a set as they are called where they are typed. */
+const fieldWords = {
+  reps: "session.reps",
+  holdSeconds: "session.hold",
+  contacts: "session.contacts",
+  minutes: "session.minutes",
+  forceN: "session.force",
+  loadKg: "session.load",
+  painDuring: "session.painDuring",
+  effort: "session.effort",
+} as const satisfies Readonly<Record<string, MessageKey>>;
 const againAfterMs = 5000;
 
 /**
@@ -21,11 +33,14 @@ export function useSubmit(
   const write = useWrite("recordSession", { id: stair.episodeId });
   const { send: record, setProblem } = write;
 
-  const send = useCallback(async () => {
-    const body = toBody(form.getValues());
-    const written = body && (await record(body));
-    if (written) done(written);
-  }, [done, form, record]);
+  const send = useCallback(
+    async (meant = false) => {
+      const body = toBody(form.getValues());
+      const written = body && (await record(meant ? { ...body, meant } : body));
+      if (written) done(written);
+    },
+    [done, form, record],
+  );
 
   const { problem } = write;
   const waiting = problem?.status === 0 && problem.type === "/problems/offline";
@@ -66,11 +81,13 @@ export function useSubmit(
     const entry = group[Number(index)];
     const name = entry ? itemOf(entry, stair)?.exercise.name : undefined;
     const words = [name, set === undefined ? "" : t("session.set", { number: Number(set) + 1 })];
-    return [...words, name ? (path.split("/").at(-1) ?? "") : path.slice(1)].filter(Boolean).join(", ");
+    const last = path.split("/").at(-1) ?? "";
+    const field = last in fieldWords ? t(fieldWords[last as keyof typeof fieldWords]) : "";
+    return [...words, name ? field : path.slice(1)].filter(Boolean).join(", ");
   };
 
   const shown = waiting && problem ? { ...problem, title: t("session.waiting") } : problem;
-  return { submit, problem: shown, busy: write.busy, sayPath };
+  return { submit, sendAsMeant: () => void send(true), problem: shown, busy: write.busy, sayPath };
 }
 
 /** Pain and effort are asked of everybody; what is begun must be whole before it is sent. */

@@ -1,7 +1,7 @@
 import type { LibraryAnswer, LibraryEntry, LibraryPatient } from "~/contract/library";
 import { limitsOf } from "~/core/case/in-force";
 import { moveInForce } from "~/core/case/stage-in-force";
-import { measuredHeight } from "~/core/case/measured-height";
+import { measuredHeight } from "~/core/case/measured-body";
 import { check } from "~/core/schema/check";
 import { stageOf } from "~/core/pathway/pathway";
 import { suits } from "~/core/progression/stage-need";

@@ -10,6 +10,9 @@ import type { StaffContext } from "~/server/staff-context";
 import { clinicCatalogue } from "~/server/catalogue/clinic-catalogue";
 import type { Connection } from "~/server/db/connection";
 import { refused } from "~/server/http/problem";
+import { amountsOfSets } from "~/core/dose/amounts";
+import { doneBefore } from "~/core/case/done-before";
+import { askIfMeant, type Typed } from "~/server/write/meant-so";
 import type { LoadedCase } from "~/server/case/make-case";
 import { attachDefinitions, storeDefinition } from "~/server/case/definition-repository";
 import { endings } from "~/server/facts/endings";
@@ -42,10 +45,11 @@ export async function recordSession(
       ...wholeProblems(body, loaded),
     ];
     if (problems.length > 0) throw refused(problems);
+    askIfMeant(typedAmounts(body, loaded), loaded.file, body.meant);
     for (const [n, found] of unplanned.entries()) {
       await insertUnplanned(db, writing, found, loaded.file.items.length + n);
     }
-    const { items: planned, unplanned: others = [], occurredAt, ...session } = body;
+    const { items: planned, unplanned: others = [], occurredAt, meant: _asked, ...session } = body;
     await appendFact(db, writing, sessions, { ...session, at: occurredAt, receivedAt: writing.at });
     await appendFacts(db, writing, sets, setsOf({ id: body.id, items: [...planned, ...others] }));
     await dropSessionDraft(db, staff.clinicId, episodeId, body.id);
@@ -101,6 +105,29 @@ function itemProblems(body: SessionBody, { file }: LoadedCase): FieldProblem[] {
     const expected = { dose, settings, sides: sidesOf(exercise, prescription) };
     return sets.flatMap((set, s) => setProblems(set, expected, `${path}/sets/${s}`));
   });
+}
+
+/** What was typed of every exercise, beside the most that was prescribed or done of it before. */
+function typedAmounts(body: SessionBody, { file }: LoadedCase): Typed[] {
+  const planned = body.items.map(({ itemId, sets }, i) => ({
+    exerciseId: file.items.find(({ id }) => id === itemId)?.exerciseId ?? "",
+    sets,
+    path: `/items/${i}/sets`,
+  }));
+  const others = (body.unplanned ?? []).map(({ exerciseId, sets }, i) => ({
+    exerciseId,
+    sets,
+    path: `/unplanned/${i}/sets`,
+  }));
+  return [...planned, ...others].map(({ exerciseId, sets, path }) => ({
+    now: amountsOfSets(sets),
+    before: doneBefore(file, exerciseId, body.supersedes),
+    pathOf: (key) => {
+      if (key === "sets" || key === "contacts") return path;
+      const most = Math.max(...sets.map((set) => set[key] ?? 0));
+      return `${path}/${sets.findIndex((set) => set[key] === most)}/${key}`;
+    },
+  }));
 }
 
 type Unplanned = Awaited<ReturnType<typeof findUnplanned>>[number];

@@ -1,6 +1,6 @@
 import { proceduresOf } from "~/catalogue/procedures/all";
 import { standingEvents } from "~/core/event/standing-events";
-import { measuredHeight } from "~/core/case/measured-height";
+import { measuredHeight } from "~/core/case/measured-body";
 import type { StairItem, StairView } from "~/contract/episode";
 import { reportDays } from "~/core/caseload/caseload-state";
 import { limitsOf, limitsOfItem, schoolInForce } from "~/core/case/in-force";

@@ -1,6 +1,6 @@
 import { signingRoles } from "~/contract/roles";
 import type { Intake } from "~/core/intake/intake";
-import type { Placing } from "~/core/intake/place";
+import type { Placing } from "~/core/intake/placing";
 import { id, instant, json } from "./column";
 import { fact } from "./fact";
 

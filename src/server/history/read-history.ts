@@ -5,7 +5,7 @@ import { signingRoles } from "~/contract/roles";
 import { limitsOf } from "~/core/case/in-force";
 import { conditionsAt } from "~/core/condition/condition";
 import { standingEvents } from "~/core/event/standing-events";
-import { standingResults } from "~/core/measure/measure";
+import { measuredMass } from "~/core/case/measured-body";
 import { stageOf } from "~/core/pathway/pathway";
 import { localDay } from "~/core/schedule/local-day";
 import { loadEpisode, noteRead } from "~/server/case/load-episode";
@@ -86,13 +86,7 @@ export function historyView(staff: StaffContext, loaded: LoadedCase): HistoryVie
     conditionChoices: conditions
       .filter(({ code }) => code !== "growing")
       .map(({ code, asks }) => ({ code, asks })),
-    bodyMassKg: bodyMass(loaded),
+    bodyMassKg: measuredMass(loaded.file),
     maySign: signingRoles.includes(staff.role),
   };
-}
-
-/** The body mass taken last, kilograms. */
-function bodyMass({ file }: LoadedCase): number | null {
-  const taken = standingResults(file.results).filter(({ measure }) => measure === "body-mass");
-  return [...taken].sort((a, b) => a.takenOn.localeCompare(b.takenOn)).at(-1)?.value ?? null;
 }

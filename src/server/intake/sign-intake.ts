@@ -2,7 +2,7 @@ import { v7 as uuid } from "uuid";
 import { personalLimits } from "~/core/intake/intake";
 import type { IntakeBody, IntakeWritten } from "~/contract/intake";
 import type { FieldProblem } from "~/core/schema/field-problem";
-import type { Placing } from "~/core/intake/place";
+import type { Placing } from "~/core/intake/placing";
 import { stageOf, type Pathway } from "~/core/pathway/pathway";
 import { firstPrescription, type Exercise, type Variant } from "~/core/exercise/exercise";
 import { obstacle } from "~/core/limit/obstacle";

@@ -1,5 +1,9 @@
 import { v7 as uuid } from "uuid";
 import { doseProblems } from "~/core/progression/dose-problems";
+import { amountsOfDose, mostOf } from "~/core/dose/amounts";
+import { planTotals } from "~/core/progression/plan-totals";
+import { countedItem } from "~/core/progression/counted-item";
+import { doneBefore } from "~/core/case/done-before";
 import { limitsOf } from "~/core/case/in-force";
 import { haltsOf } from "~/core/case/stops";
 import { circumstanceProblems } from "~/core/intake/intake";
@@ -22,7 +26,10 @@ import { items } from "~/server/facts/items";
 import { prescriptions } from "~/server/facts/prescriptions";
 import { appendFact } from "~/server/facts/sql";
 import { refused } from "~/server/http/problem";
-import { planView } from "./read-plan";
+import type { LoadedCase } from "~/server/case/make-case";
+import { sayPlanTotal } from "~/messages/plan-totals";
+import { askIfMeant, type Typed } from "~/server/write/meant-so";
+import { countedItems, planView } from "./read-plan";
 
 /**
  * Puts an exercise of the clinic's catalogue into a patient's plan. An exercise that the episode has used before is
@@ -51,6 +58,12 @@ export function addItem(staff: StaffContext, episodeId: string, body: ItemBody):
     const reason = body.against?.trim();
     const isAgainst = barred.length > 0 && reason !== undefined && !barred.some(isBinding);
     if (barred.length > 0 && !isAgainst) throw againstLimits(barred);
+    const typed: Typed[] = [];
+    if (body.dose) {
+      const before = mostOf([amountsOfDose(variant.dose), doneBefore(file, exercise.id)]);
+      typed.push({ now: amountsOfDose(body.dose), before, pathOf: (key) => `/dose/${key}` });
+    }
+    askIfMeant(typed, file, body.meant, totalsPassed(loaded, exercise, prescription));
     if (!attached) {
       const definition = { kind: "exercise", code: exercise.id, body: exercise } as const;
       const hash = await storeDefinition(db, staff.clinicId, definition, writing.at);
@@ -159,6 +172,17 @@ function limitsInTheWay(
     found.push(stop);
     limits = limits.filter((limit) => limit !== stop);
   }
+}
+
+/** Sums of the plan that this exercise takes beyond what is usual, minutes apart: those are shown, and shortened by hand. */
+function totalsPassed(loaded: LoadedCase, exercise: Exercise, prescription: Prescription): FieldProblem[] {
+  const { circumstances } = loaded;
+  const present = countedItems(loaded);
+  const minutes = circumstances?.minutesPerDay ?? null;
+  const before = new Set(planTotals(present, minutes).map(({ code }) => code));
+  return planTotals([...present, countedItem(exercise, prescription, loaded.book())], minutes)
+    .filter(({ code }) => code !== "minutes" && !before.has(code))
+    .map((total) => ({ path: "/dose", problem: sayPlanTotal(total) }));
 }
 
 /** What stands in the way, and whether a clinician may go against it with a written reason. */

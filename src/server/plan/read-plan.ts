@@ -2,9 +2,11 @@ import type { DemandBook } from "~/core/demand/demand-book";
 import type { SignedChange } from "~/core/decision/record/decide-input";
 import { nextHarder } from "~/core/decision/record/next-harder";
 import { doseMinutes } from "~/core/dose/dose-minutes";
+import { planTotals, type CountedItem } from "~/core/progression/plan-totals";
+import { countedItem } from "~/core/progression/counted-item";
 import { planMinutes } from "~/core/dose/plan-minutes";
 import type { NextStep, PlanItem, PlanView } from "~/contract/plan";
-import { measuredHeight } from "~/core/case/measured-height";
+import { measuredHeight } from "~/core/case/measured-body";
 import type { CaseFile, CaseItem } from "~/core/case/case-file";
 import { limitsOf, limitsOfItem } from "~/core/case/in-force";
 import { signedChangesOf } from "~/core/case/item-input";
@@ -61,6 +63,7 @@ export function planView(staff: StaffContext, loaded: LoadedCase): PlanView {
     stage: stage.code,
     items,
     time: planMinutes(items.map((item) => item.time)),
+    totals: planTotals(countedItems(loaded), circumstances?.minutesPerDay ?? null),
     emptyLanes: stageLanes.filter((lane) => !filled.has(lane)),
     stageLanes,
     // Stage and calendar may say the same.
@@ -69,6 +72,14 @@ export function planView(staff: StaffContext, loaded: LoadedCase): PlanView {
     changeBudget: review.changeBudget,
     maySign: signingRoles.includes(staff.role),
   };
+}
+
+/** The items of the plan as they count towards its sums. */
+export function countedItems(loaded: LoadedCase): CountedItem[] {
+  const book = loaded.book();
+  return loaded
+    .review()
+    .items.map((item) => countedItem(exerciseOf(loaded.file.exercises, item), item.prescription, book));
 }
 
 function planItem(

@@ -1,5 +1,5 @@
 import { expect, it } from "vitest";
-import { measuredHeight } from "./measured-height";
+import { measuredBody, measuredHeight } from "./measured-body";
 
 const result = (id: string, value: number, takenOn: string, more: object = {}) => ({
   id,
@@ -23,4 +23,15 @@ it("is unknown while nobody measured it", () => {
   expect(
     measuredHeight({ results: [{ ...result("a", 70, "2026-02-01"), measure: "body-mass" }] }),
   ).toBeNull();
+});
+
+it("has a mass beside the height, each as measured last and corrected", () => {
+  const mass = (id: string, value: number, more: object = {}) => ({
+    ...result(id, value, "2026-02-01", more),
+    measure: "body-mass",
+  });
+  expect(measuredBody({ results: [mass("a", 700), mass("b", 70, { supersedes: "a" })] })).toEqual({
+    heightM: null,
+    massKg: 70,
+  });
 });

@@ -1,0 +1,64 @@
+import type { Spring } from "~/core/demand/demand";
+import { planMinutes } from "~/core/dose/plan-minutes";
+import type { DoseTime } from "~/core/dose/dose-minutes";
+
+/** What of an item counts towards the plan as a whole. */
+export interface CountedItem {
+  readonly time: DoseTime;
+  readonly spring: Spring;
+  readonly daysPerWeek: number;
+}
+
+export const totalCodes = ["minutes", "items", "contacts-day", "contacts-week", "spring-days"] as const;
+
+/** A sum of the plan that is more than it should be. */
+export interface PlanTotal {
+  readonly code: (typeof totalCodes)[number];
+  readonly value: number;
+  readonly most: number;
+}
+
+const mostItems = 10;
+/** Ground contacts of a day by the hardest spring of the plan. */
+const contactsADay: Readonly<Record<Spring, number>> = {
+  none: 100,
+  rebound: 100,
+  "two-leg-landing": 100,
+  "single-leg-landing": 120,
+  cutting: 140,
+};
+const advanced: readonly Spring[] = ["single-leg-landing", "cutting"];
+const order: readonly Spring[] = ["none", "rebound", "two-leg-landing", "single-leg-landing", "cutting"];
+/** 48 h between spring days, 72 h where they land on one leg or cut. */
+const springDays = { usual: 3, advanced: 2 } as const;
+
+/**
+ * Which sums of a plan go beyond what is usual when everything is done on one day: minutes against the person's, more than ten
+ * items, ground contacts of a day and of a week, days of springs a week.
+ *
+ * @param minutesPerDay of the person; null where nobody asked
+ * @returns the sums that are too much, in the order of `totalCodes`
+ * @example planTotals([], 30) // []
+ * Source: contacts 100, 120, 140 a session from Potach & Chu (NSCA Essentials), recalled, which level goes with which
+ * landing common practice; 48 to 72 h between spring days and ten items: common practice.
+ */
+export function planTotals(items: readonly CountedItem[], minutesPerDay: number | null): PlanTotal[] {
+  const { minutes } = planMinutes(items.map(({ time }) => time));
+  const springs = items.filter(({ spring, time }) => spring !== "none" && time.contacts > 0);
+  const hardest = order[Math.max(0, ...springs.map(({ spring }) => order.indexOf(spring)))] ?? "none";
+  const days = advanced.includes(hardest) ? springDays.advanced : springDays.usual;
+  const perDay = contactsADay[hardest];
+  const sum = (pick: (item: CountedItem) => number) => springs.reduce((all, item) => all + pick(item), 0);
+  const found: PlanTotal[] = [
+    { code: "minutes", value: Math.round(minutes), most: minutesPerDay ?? Infinity },
+    { code: "items", value: items.length, most: mostItems },
+    { code: "contacts-day", value: sum(({ time }) => time.contacts), most: perDay },
+    {
+      code: "contacts-week",
+      value: sum(({ time, daysPerWeek }) => time.contacts * daysPerWeek),
+      most: perDay * days,
+    },
+    { code: "spring-days", value: Math.max(0, ...springs.map(({ daysPerWeek }) => daysPerWeek)), most: days },
+  ];
+  return found.filter(({ value, most }) => value > most);
+}

@@ -136,7 +136,15 @@ export type RetirementBody = Static<typeof RetirementBody>;
 export const ImportBody = Type.Object({ id: uuid, file: ExerciseFile }, closed);
 export type ImportBody = Static<typeof ImportBody>;
 
-export const CatalogueWritten = Type.Object({ ...written, codes: Type.Array(Type.String()) }, closed);
+export const CatalogueWritten = Type.Object(
+  {
+    ...written,
+    codes: Type.Array(Type.String()),
+    /** Exercises that limits cannot fully judge, with what follows for people who have such limits. */
+    unjudged: Type.Array(Type.Object({ code: Type.String(), says: Type.String() }, closed)),
+  },
+  closed,
+);
 export type CatalogueWritten = Static<typeof CatalogueWritten>;
 
 const words = Type.Optional(Type.String());

@@ -1,5 +1,9 @@
 /** Text of figures and the library. */
 export const library = {
+  "catalogue.undrawn":
+    "Has no figure: whoever has a limit of a joint, of weight or of the legs they may stand on cannot be given it.",
+  "catalogue.unsaid":
+    "Does not say which muscles it works, lengthens or stretches: whoever has a limit of a muscle cannot be given it.",
   "figure.cannot": "Cannot be drawn: {why}.",
   "figure.none": "No figure. Borrow one when you edit this exercise.",
   "figure.pause": "Stop the figure",

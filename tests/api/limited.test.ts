@@ -117,3 +117,57 @@ it("a limit written later is named beside every item of the plan that breaks it,
     harder: { stoppedBy: "the surgeon's sheet" },
   });
 });
+
+describe("an exercise of the clinic's own, from a file", () => {
+  const base = startingExercises.find(({ id }) => id === "heel-dig");
+  if (!base) throw new Error("no heel dig");
+  const { asks: _asks, drawnLike: _none, activation: _measured, ...silent } = base;
+  const own = (id: string, over: object = {}) => ({
+    ...silent,
+    id,
+    name: `Own ${id}`,
+    family: id,
+    leadsTo: [],
+    forbiddenBy: [],
+    variants: base.variants.slice(0, 1).map(({ asks: _said, ...variant }) => ({ ...variant, id: `${id}-0` })),
+    ...over,
+  });
+  const take = async (exercise: object) => {
+    const file = { format: "patient-stair-exercises", version: 1, exercises: [exercise] };
+    const reply = await client.post("/api/exercises/file", { id: uuid(), file });
+    expect(reply.body.problems ?? []).toEqual([]);
+    return reply.body.unjudged.map(({ says }: { says: string }) => says) as string[];
+  };
+  const put = async (exerciseId: string, over: object = {}) => {
+    const body = { id: uuid(), exerciseId, variantId: `${exerciseId}-0`, ...over };
+    const reply = await client.post(`/api/episodes/${knee}/items`, body);
+    return (reply.body.problems ?? []).map((p: { problem: string }) => p.problem).join("; ");
+  };
+
+  it("that nobody drew and that says nothing of its muscles is said to be so, and passes no limit that asks", async () => {
+    expect(await take(own("own-curl"))).toEqual([
+      expect.stringContaining("Has no figure"),
+      expect.stringContaining("Does not say which muscles"),
+    ]);
+    await limitTo({ kind: "stretched", muscle: "hip-flexors", ...by });
+    expect(await put("own-curl")).toContain("the surgeon's sheet");
+    await limitTo({ kind: "lengthened", muscle: "calf", ...by });
+    expect(await put("own-curl")).toContain("the surgeon's sheet");
+    await limitTo({ kind: "range", joint: "knee", mostDeg: 140, when: "any", leg: "involved", ...by });
+    expect(await put("own-curl")).toContain("the surgeon's sheet");
+    await limitTo();
+    expect(await put("own-curl")).toBe("");
+  });
+  it("that says what it asks is judged by its word", async () => {
+    expect(await take(own("own-dig", { drawnLike: "heel-dig", asks: { resisted: ["hamstrings"] } }))).toEqual(
+      [],
+    );
+    await limitTo({ kind: "stretched", muscle: "hip-flexors", ...by });
+    expect(await put("own-dig")).toBe("");
+  });
+  it("that says nothing asks what the movement asks that it is drawn like", async () => {
+    expect(await take(own("own-press", { drawnLike: "heel-dig" }))).toEqual([]);
+    await limitTo({ kind: "resisted", muscle: "hamstrings", most: "none", ...by });
+    expect(await put("own-press")).toContain("the surgeon's sheet");
+  });
+});

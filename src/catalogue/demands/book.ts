@@ -7,8 +7,9 @@ import {
   type DemandBook,
   type KeptDrawings,
 } from "~/core/demand/demand-book";
-import { withAsks } from "~/catalogue/exercises/asks";
-import { figureOf } from "~/catalogue/figures/all";
+import { withAsks, withAsksOf } from "~/catalogue/exercises/asks";
+import { figureOf, recipes } from "~/catalogue/figures/all";
+import type { Exercise } from "~/core/exercise/exercise";
 
 /** Height that is drawn where nobody measured one, metres: the middle of adults (common practice). */
 export const usualHeightM = 1.7;
@@ -31,12 +32,19 @@ export const massOf = ({ heightM, massKg }: MeasuredBody): number =>
 
 /**
  * What prescriptions ask of a body, by the catalogue's drawings. Versions of starting exercises that were stored before
- * movements said what they ask are read with what they ask now.
+ * movements said what they ask are read with what they ask now, and a clinic's own that say nothing with what the movement
+ * asks that they are drawn like.
  */
 export function bookFor(body: AskedBody, kept?: KeptDrawings): DemandBook {
   const book = demandBook(body, figureOf, kept);
   return {
     demandOf: (exercise, prescription) =>
-      book.demandOf(exercise.asks ? exercise : withAsks(exercise), prescription),
+      book.demandOf(exercise.asks ? exercise : asKnown(exercise), prescription),
   };
+}
+
+function asKnown(exercise: Exercise): Exercise {
+  const { id, drawnLike } = exercise;
+  if (id in recipes) return withAsks(exercise);
+  return drawnLike !== undefined && drawnLike in recipes ? withAsksOf(drawnLike, exercise) : exercise;
 }

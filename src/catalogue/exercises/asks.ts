@@ -100,10 +100,9 @@ const entries: Readonly<Record<string, Entry>> = {
   "cutting-drills": { running: true, inTurn: true, spring: "cutting" },
 };
 
-/** An exercise with what it asks; of those that ask nothing, that they do. */
+/** An exercise of the starting catalogue with what it asks; of those that ask nothing, that they do. */
 export function withAsks(exercise: Exercise): Exercise {
   const entry = entries[exercise.id];
-  if (!entry && exercise.drawnLike !== undefined) return exercise;
   const { variants = {}, ...asks } = entry ?? {};
   return {
     ...exercise,
@@ -113,4 +112,24 @@ export function withAsks(exercise: Exercise): Exercise {
       return own ? { ...variant, asks: own } : variant;
     }),
   };
+}
+
+/**
+ * An exercise of a clinic's own that says nothing of itself asks what the one asks whose movement it has: all that any
+ * of its variants does.
+ */
+export function withAsksOf(drawnLike: string, exercise: Exercise): Exercise {
+  const { variants = {}, ...own } = entries[drawnLike] ?? {};
+  const all = [own, ...Object.values(variants)];
+  const muscles = (key: "resisted" | "lengthened" | "stretched") => {
+    const found = [...new Set(all.flatMap((asks) => asks[key] ?? []))];
+    return found.length > 0 ? { [key]: found } : {};
+  };
+  const asks: Asks = {
+    ...Object.assign({}, ...all),
+    ...muscles("resisted"),
+    ...muscles("lengthened"),
+    ...muscles("stretched"),
+  };
+  return { ...exercise, asks };
 }

@@ -11,8 +11,9 @@ export interface AskedBody extends BodySize {
   readonly massKg?: number;
 }
 
-export type Told =
-  { readonly ok: true; readonly demand: Demand } | { readonly ok: false; readonly why: string };
+export type Told = { /** The exercise with what it is known to ask. */ readonly exercise: Exercise } & (
+  { readonly ok: true; readonly demand: Demand } | { readonly ok: false; readonly why: string }
+);
 
 /** Tells what prescriptions ask of one body. */
 export interface DemandBook {
@@ -59,9 +60,13 @@ export function demandBook(body: AskedBody, draws: Draws, kept: KeptDrawings = n
   return {
     demandOf: (exercise, prescription) => {
       const drawn = drawnOf(exercise, prescription);
-      if (!drawn.ok) return drawn;
+      if (!drawn.ok) return { exercise, ...drawn };
       const variant = variantOf(exercise, prescription.variantId);
-      return { ok: true, demand: demandOf({ exercise, variant, prescription, drawn: drawn.demand, massKg }) };
+      return {
+        exercise,
+        ok: true,
+        demand: demandOf({ exercise, variant, prescription, drawn: drawn.demand, massKg }),
+      };
     },
   };
 }

@@ -25,6 +25,7 @@ const handsOf: Readonly<Record<string, Demand["hands"]>> = {
  */
 export const labelBook: DemandBook = {
   demandOf: (exercise, prescription) => ({
+    exercise,
     ok: true,
     demand: byLabels(exercise, variantOf(exercise, prescription.variantId), prescription),
   }),

@@ -56,12 +56,13 @@ function isBroken(limit: Restriction, subject: Subject, told: () => Told): boole
   const questions = predicatesOf(limit);
   if (questions.length === 0) return false;
   const answer = told();
+  if (questions.some((ask) => isUnsaid(ask, answer.exercise, subject.variant))) return true;
   const breaks = (demand: Demand) =>
     questions.some((ask) => brokenBy(ask, { demand, involved: "both", kit: [] }) !== null);
   if (answer.ok) return breaks(answer.demand);
-  // What words can answer, they answer; what only a drawing can, is not let pass.
+  // What words can answer, they answer; what only a drawing can, or the exercise's own word, is not let pass.
   if (questions.some(({ kind }) => needsDrawing.has(kind))) return true;
-  const byWords = labelBook.demandOf(subject.exercise, subject.prescription);
+  const byWords = labelBook.demandOf(answer.exercise, subject.prescription);
   return !byWords.ok || breaks(byWords.demand);
 }
 
@@ -71,6 +72,21 @@ const needsDrawing: ReadonlySet<Predicate["kind"]> = new Set([
   "legs",
   "straight-leg-raise",
 ]);
+
+/** What the codes of definitions said before exercises had words of their own for it. */
+const saidByCodes: readonly string[] = [
+  "resisted hamstrings",
+  "resisted quadriceps",
+  "lengthened adductors",
+  "lengthened hamstrings",
+];
+
+/** Whether nobody has said what an exercise does with a muscle: no drawing tells, so it is not let pass. Work of the arms is. */
+function isUnsaid(ask: Predicate, exercise: Exercise, variant: Variant): boolean {
+  if (exercise.asks || variant.asks || exercise.lane === "upper-body") return false;
+  if (ask.kind !== "resisted" && ask.kind !== "lengthened" && ask.kind !== "stretched") return false;
+  return exercise.forbiddenBy === undefined || !saidByCodes.includes(`${ask.kind} ${ask.muscle}`);
+}
 
 type OfWords = Of<"knob-limit"> | Of<"variants"> | Of<"phases"> | Of<"note">;
 const isOfWords = (limit: Restriction): limit is OfWords =>

@@ -6,7 +6,9 @@ import {
 } from "~/core/progression/exercise-file";
 import type { CatalogueWritten, ExerciseBody, ImportBody, RetirementBody } from "~/contract/library";
 import type { FieldProblem } from "~/core/schema/field-problem";
-import type { Exercise } from "~/core/exercise/exercise";
+import { bookOfBody } from "~/catalogue/demands/book";
+import { firstPrescription, type Exercise } from "~/core/exercise/exercise";
+import { t } from "~/messages/say";
 import { writeAudit } from "~/server/audit/audit-repository";
 import type { StaffContext } from "~/server/staff-context";
 import { now } from "~/server/clock";
@@ -92,7 +94,8 @@ async function writeChanges(
   const sent: Sent = { id, kind: "catalogue", episodeId: null, body };
   return inTransaction(async (db: Connection) => {
     await isKnownTwin(db, staff.clinicId, sent);
-    if (await hasCatalogueChange(db, staff.clinicId, id)) return { id, repeated: true, codes: [] };
+    if (await hasCatalogueChange(db, staff.clinicId, id))
+      return { id, repeated: true, codes: [], unjudged: [] };
     const changes = plan(await clinicCatalogue(staff.clinicId, db));
     for (const { exercise, reason, ...change } of changes) {
       const hash = exercise
@@ -107,8 +110,27 @@ async function writeChanges(
     }
     await keepReceipt(db, staff, sent, at);
     await writeAudit(db, staff, { action: "change-catalogue", kind: "catalogue", id }, at);
-    return { id, repeated: false, codes: changes.map((change) => change.code) };
+    const written = changes.flatMap(({ exercise }) => exercise ?? []);
+    return {
+      id,
+      repeated: false,
+      codes: changes.map((change) => change.code),
+      unjudged: written.flatMap(unjudged),
+    };
   });
+}
+
+/** What limits cannot ask of an exercise, since nobody drew it or said it. */
+function unjudged(exercise: Exercise): { code: string; says: string }[] {
+  const book = bookOfBody({ heightM: null });
+  const told = exercise.variants.map((variant) => book.demandOf(exercise, firstPrescription(variant)));
+  const isUndrawn = told.some(({ ok }) => !ok);
+  const isUnsaid =
+    exercise.lane !== "upper-body" &&
+    told.some((one, n) => !one.exercise.asks && !exercise.variants[n]?.asks);
+  return [...(isUndrawn ? [t("catalogue.undrawn")] : []), ...(isUnsaid ? [t("catalogue.unsaid")] : [])].map(
+    (says) => ({ code: exercise.id, says }),
+  );
 }
 
 function exists({ exercises, retired }: ClinicCatalogue, code: string): boolean {

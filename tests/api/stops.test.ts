@@ -1,3 +1,4 @@
+import mysql from "mysql2/promise";
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { v7 as uuid } from "uuid";
 import { someIntake } from "~tests/builders/intake";
@@ -191,6 +192,22 @@ describe("a signal raised by a slip of the finger", () => {
       code: "calf-hot",
       cleared: { reason: expect.stringContaining("by mistake") },
     });
+  });
+
+  it("not by somebody else of the same name", async () => {
+    const db = await mysql.createConnection({ uri: servers.database.ownerUrl });
+    const rename = (name: string) => db.query("UPDATE staff SET name = ? WHERE role = 'assistant'", [name]);
+    const [[kept]] = await db.query<mysql.RowDataPacket[]>(
+      "SELECT (SELECT name FROM staff WHERE role = 'assistant' LIMIT 1) AS assistant, name FROM staff WHERE email = 'clinician@tarnstreet.example'",
+    );
+    await rename(String(kept?.["name"]));
+    const raised = await assistant.post(at("signals"), { id: uuid(), code: "calf-hot" });
+    const signalId = raised.body.stair.signals[0].id;
+    expect(problems(await client.post(at("signals-taken-back"), { id: uuid(), signalId }))).toEqual([
+      "/signalId",
+    ]);
+    await rename(String(kept?.["assistant"]));
+    await db.end();
   });
 
   it("but not later", async () => {

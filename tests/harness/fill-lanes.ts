@@ -14,7 +14,12 @@ export async function fillLanes(client: Client, episodeId: string): Promise<stri
     );
     let isFilled = false;
     for (const choice of choices) {
-      const added = await client.post(`/api/episodes/${episodeId}/items`, { id: uuid(), ...choice });
+      const added = await client.post(`/api/episodes/${episodeId}/items`, {
+        id: uuid(),
+        ...choice,
+        // Whoever walks takes nothing out: the plan grows beyond ten, and that is meant.
+        meant: true,
+      });
       isFilled = added.status === 201;
       if (isFilled) break;
     }

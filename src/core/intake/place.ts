@@ -130,7 +130,7 @@ function placedLane(
   const named = own.filter((exercise) => allowed.includes(exercise.id));
   const barred = new Map<string, number>();
   const candidates = (named.length > 0 ? named : own).flatMap((exercise) =>
-    exercise.variants.flatMap((variant) => {
+    exercise.variants.filter(isOfStage(stage, lane)).flatMap((variant) => {
       const stop = obstacle(firstPrescription(variant), variant, exercise, limits, input.today, input.book);
       if (stop) barred.set(stop.says, (barred.get(stop.says) ?? 0) + 1);
       return stop ? [] : [{ exercise, variant }];
@@ -189,6 +189,13 @@ function placedLane(
 /** Helped, supported and smaller work comes before free work when the site is irritable, somebody falls, or was measured weak. */
 const isCareful = ({ irritability, fellLastYear, fearsFalling }: Intake) =>
   irritability === "high" || fellLastYear || fearsFalling === true;
+
+/** Whether a variant is of a phase that the stage trains in a lane: work on range is let pass everywhere, and proposed only there. */
+function isOfStage({ limits }: Stage, lane: Lane): (variant: Variant) => boolean {
+  const entries = limits.flatMap((limit) => (limit.kind === "phases" ? limit.lanes : []));
+  const entry = entries.find((candidate) => candidate.lane === lane);
+  return ({ phase }) => !entry || phase === undefined || entry.phases.includes(phase);
+}
 
 /** Irritable: the gentlest phase that fits; calm: the furthest; between them: the middle one. */
 function wantedPhase(variants: readonly Variant[], irritability: Intake["irritability"]): Phase {

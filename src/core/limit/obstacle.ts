@@ -107,7 +107,9 @@ function brokenWords(limit: OfWords, { prescription, variant, exercise }: Subjec
     case "variants":
       return !limit.allowed.includes(prescription.variantId);
     case "phases": {
-      return variant.phase !== undefined && !phasesFor(limit, exercise.lane).includes(variant.phase);
+      // Work on range is never too late: no later stage takes it away, and every ease may come back to it.
+      if (variant.phase === undefined || variant.phase === "range") return false;
+      return !phasesFor(limit, exercise.lane).includes(variant.phase);
     }
     case "note":
       return false;

@@ -27,10 +27,8 @@ const contactsADay: Readonly<Record<Spring, number>> = {
   "single-leg-landing": 120,
   cutting: 140,
 };
-const advanced: readonly Spring[] = ["single-leg-landing", "cutting"];
 const order: readonly Spring[] = ["none", "rebound", "two-leg-landing", "single-leg-landing", "cutting"];
-/** 48 h between spring days, 72 h where they land on one leg or cut. */
-const springDays = { usual: 3, advanced: 2 } as const;
+const mostSpringDays = 3;
 
 /**
  * Which sums of a plan go beyond what is usual when everything is done on one day: minutes against the person's, more than ten
@@ -40,13 +38,12 @@ const springDays = { usual: 3, advanced: 2 } as const;
  * @returns the sums that are too much, in the order of `totalCodes`
  * @example planTotals([], 30) // []
  * Source: contacts 100, 120, 140 a session from Potach & Chu (NSCA Essentials), recalled, which level goes with which
- * landing common practice; 48 to 72 h between spring days and ten items: common practice.
+ * landing common practice; three spring days a week, 48 to 72 h apart, and ten items: common practice.
  */
 export function planTotals(items: readonly CountedItem[], minutesPerDay: number | null): PlanTotal[] {
   const { minutes } = planMinutes(items.map(({ time }) => time));
   const springs = items.filter(({ spring, time }) => spring !== "none" && time.contacts > 0);
   const hardest = order[Math.max(0, ...springs.map(({ spring }) => order.indexOf(spring)))] ?? "none";
-  const days = advanced.includes(hardest) ? springDays.advanced : springDays.usual;
   const perDay = contactsADay[hardest];
   const sum = (pick: (item: CountedItem) => number) => springs.reduce((all, item) => all + pick(item), 0);
   const found: PlanTotal[] = [
@@ -56,9 +53,13 @@ export function planTotals(items: readonly CountedItem[], minutesPerDay: number 
     {
       code: "contacts-week",
       value: sum(({ time, daysPerWeek }) => time.contacts * daysPerWeek),
-      most: perDay * days,
+      most: perDay * mostSpringDays,
     },
-    { code: "spring-days", value: Math.max(0, ...springs.map(({ daysPerWeek }) => daysPerWeek)), most: days },
+    {
+      code: "spring-days",
+      value: Math.max(0, ...springs.map(({ daysPerWeek }) => daysPerWeek)),
+      most: mostSpringDays,
+    },
   ];
   return found.filter(({ value, most }) => value > most);
 }

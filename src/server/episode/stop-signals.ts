@@ -4,6 +4,7 @@ import { stopSignal } from "~/core/intake/stop-signal";
 import type { StaffContext } from "~/server/staff-context";
 import { refused } from "~/server/http/problem";
 import type { LoadedCase } from "~/server/case/make-case";
+import { raisedBy } from "~/server/case/signal-repository";
 import { openSignals, takenBackWithinMs } from "./open-signals";
 import { signalClearances } from "~/server/facts/signal-clearances";
 import { signals } from "~/server/facts/signals";
@@ -55,7 +56,8 @@ export function takeBackSignal(
   return writeFact(staff, episodeId, fact, async ({ db, writing, loaded }) => {
     const signal = openHere(staff, loaded, body.signalId);
     const late = Date.parse(writing.at) - Date.parse(signal.at) > takenBackWithinMs;
-    if (signal.by !== staff.name || late) {
+    const byOthers = (await raisedBy(db, staff.clinicId, body.signalId)) !== staff.staffId;
+    if (byOthers || late) {
       const problem = late ? "is older than a minute: clear it in writing" : "was raised by somebody else";
       throw refused([{ path: "/signalId", problem }]);
     }

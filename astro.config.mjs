@@ -18,7 +18,20 @@ export default defineConfig({
     build: {
       assetsInlineLimit: 0,
       // What makes a schema has no other effect: a view that uses none of them carries none.
-      rollupOptions: { treeshake: { manualPureFunctions: ["Type", "oneOf", "orNull", "endpoint"] } },
+      rollupOptions: {
+        treeshake: {
+          manualPureFunctions: [
+            "Type",
+            "oneOf",
+            "orNull",
+            "endpoint",
+            "words",
+            "takenWith",
+            "limitSchema",
+            "restrictionSchema",
+          ],
+        },
+      },
     },
   },
   experimental: {

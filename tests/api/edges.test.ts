@@ -1,3 +1,4 @@
+import { readdirSync, readFileSync } from "node:fs";
 import http from "node:http";
 import mysql, { type Connection } from "mysql2/promise";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
@@ -204,6 +205,14 @@ describe("files and pages go out compressed", () => {
     expect(file.headers.get("content-security-policy")).toContain("default-src 'none'");
     const plain = await fetch(url + script, { headers: { "accept-encoding": "identity" } });
     expect([plain.headers.get("content-encoding"), await plain.text()]).toEqual([null, await file.text()]);
+  });
+
+  it("no view carries what makes schemas: it weighs a tenth of a whole view and checks nothing there", () => {
+    const folder = "dist/client/_astro";
+    const scripts = readdirSync(folder).filter((name) => name.endsWith(".js"));
+    expect(scripts.length).toBeGreaterThan(20);
+    const carrying = scripts.filter((name) => readFileSync(`${folder}/${name}`, "utf8").includes("TypeBox"));
+    expect(carrying).toEqual([]);
   });
 
   it("answers with a person's data are compressed and kept nowhere", async () => {

@@ -38,22 +38,41 @@ export function obstacle(
   today: string,
   book: DemandBook,
 ): Restriction | null {
-  const inOrder = restrictions.filter((r) => inForce(r, today)).sort((a, b) => rankOf(a) - rankOf(b));
-  const subject = { prescription, variant, exercise };
-  let told: Told | undefined;
-  const demand = () => (told ??= book.demandOf(exercise, prescription));
-  return inOrder.find((r) => isBroken(r, subject, demand)) ?? null;
+  return obstacleUnder(restrictions, today, book)(prescription, variant, exercise);
+}
+
+/** Tells what many prescriptions would break, under the same restrictions on the same day: see `obstacle`. */
+export function obstacleUnder(
+  restrictions: readonly Restriction[],
+  today: string,
+  book: DemandBook,
+): (prescription: Prescription, variant: Variant, exercise: Exercise) => Restriction | null {
+  const inOrder = restrictions
+    .filter((r) => inForce(r, today))
+    .sort((a, b) => rankOf(a) - rankOf(b))
+    .map((limit) => ({ limit, questions: predicatesOf(limit) }));
+  return (prescription, variant, exercise) => {
+    const subject = { prescription, variant, exercise };
+    let told: Told | undefined;
+    const demand = () => (told ??= book.demandOf(exercise, prescription));
+    return inOrder.find((asked) => isBroken(asked, subject, demand))?.limit ?? null;
+  };
+}
+
+/** A restriction with the questions it puts to a demand. */
+interface Asked {
+  readonly limit: Restriction;
+  readonly questions: readonly Predicate[];
 }
 
 /** The surgeon's first, then the procedure's. */
 const rankOf = ({ origin }: Restriction) => (origin === "surgeon" ? 0 : origin === "procedure" ? 1 : 2);
 
-function isBroken(limit: Restriction, subject: Subject, told: () => Told): boolean {
+function isBroken({ limit, questions }: Asked, subject: Subject, told: () => Told): boolean {
   if (isOfWords(limit)) return brokenWords(limit, subject);
   if (limit.kind === "kit") return beyondKit(limit, subject);
   if (limit.kind === "forbid" && limit.codes.some((code) => subject.exercise.forbiddenBy?.includes(code)))
     return true;
-  const questions = predicatesOf(limit);
   if (questions.length === 0) return false;
   const answer = told();
   if (questions.some((ask) => isUnsaid(ask, answer.exercise, subject.variant))) return true;

@@ -16,59 +16,64 @@ const common = {
 const closed = { additionalProperties: false };
 const degrees = Type.Number({ minimum: -40, maximum: 160 });
 
+/** In a function of its own, so that a view which reads no limits does not carry it (see the build's pure functions). */
+const restrictionSchema = () =>
+  Type.Union([
+    Type.Object(
+      { kind: Type.Literal("knob-limit"), knob: Type.String(), hardest: KnobValue, ...common },
+      closed,
+    ),
+    Type.Object(
+      {
+        kind: Type.Literal("range-limit"),
+        joint: oneOf(["knee", "hip"]),
+        leastDeg: Type.Optional(degrees),
+        mostDeg: Type.Optional(degrees),
+        ...common,
+      },
+      { ...closed, description: "Flexion of a joint stays between these angles" },
+    ),
+    Type.Object(
+      {
+        kind: Type.Literal("kit"),
+        available: Type.Array(Type.String()),
+        shelfKg: Type.Optional(Type.Record(Type.String(), Type.Array(Type.Number({ exclusiveMinimum: 0 })))),
+        ...common,
+      },
+      closed,
+    ),
+    Type.Object({ kind: Type.Literal("position"), cannot: Type.Array(BodyPosition), ...common }, closed),
+    Type.Object({ kind: Type.Literal("variants"), allowed: Type.Array(Type.String()), ...common }, closed),
+    Type.Object(
+      {
+        kind: Type.Literal("bearing"),
+        most: oneOf(["none", "two-legs", "one-leg"], "What the involved leg may carry"),
+        ...common,
+      },
+      closed,
+    ),
+    Type.Object(
+      { kind: Type.Literal("note"), ...common },
+      { ...closed, description: "Brace, crutches, wound: shown beside the plan, judged by people" },
+    ),
+    Type.Object(
+      {
+        kind: Type.Literal("phases"),
+        lanes: Type.Array(Type.Object({ lane: Lane, phases: Type.Array(Phase) }, closed)),
+        ...common,
+      },
+      {
+        ...closed,
+        description:
+          "Work of these lanes stays within these phases; other lanes go no further than the stage",
+      },
+    ),
+    Type.Object({ kind: Type.Literal("forbid"), codes: Type.Array(ForbidCode), ...common }, closed),
+    ...predicateSchemas(common),
+  ]);
+
 /** What a prescription may not go beyond. The surgeon's limits win over everything else. */
-export const Restriction = Type.Union([
-  Type.Object(
-    { kind: Type.Literal("knob-limit"), knob: Type.String(), hardest: KnobValue, ...common },
-    closed,
-  ),
-  Type.Object(
-    {
-      kind: Type.Literal("range-limit"),
-      joint: oneOf(["knee", "hip"]),
-      leastDeg: Type.Optional(degrees),
-      mostDeg: Type.Optional(degrees),
-      ...common,
-    },
-    { ...closed, description: "Flexion of a joint stays between these angles" },
-  ),
-  Type.Object(
-    {
-      kind: Type.Literal("kit"),
-      available: Type.Array(Type.String()),
-      shelfKg: Type.Optional(Type.Record(Type.String(), Type.Array(Type.Number({ exclusiveMinimum: 0 })))),
-      ...common,
-    },
-    closed,
-  ),
-  Type.Object({ kind: Type.Literal("position"), cannot: Type.Array(BodyPosition), ...common }, closed),
-  Type.Object({ kind: Type.Literal("variants"), allowed: Type.Array(Type.String()), ...common }, closed),
-  Type.Object(
-    {
-      kind: Type.Literal("bearing"),
-      most: oneOf(["none", "two-legs", "one-leg"], "What the involved leg may carry"),
-      ...common,
-    },
-    closed,
-  ),
-  Type.Object(
-    { kind: Type.Literal("note"), ...common },
-    { ...closed, description: "Brace, crutches, wound: shown beside the plan, judged by people" },
-  ),
-  Type.Object(
-    {
-      kind: Type.Literal("phases"),
-      lanes: Type.Array(Type.Object({ lane: Lane, phases: Type.Array(Phase) }, closed)),
-      ...common,
-    },
-    {
-      ...closed,
-      description: "Work of these lanes stays within these phases; other lanes go no further than the stage",
-    },
-  ),
-  Type.Object({ kind: Type.Literal("forbid"), codes: Type.Array(ForbidCode), ...common }, closed),
-  ...predicateSchemas(common),
-]);
+export const Restriction = restrictionSchema();
 export type Restriction = Static<typeof Restriction>;
 
 type Of<K extends Restriction["kind"]> = Extract<Restriction, { kind: K }>;

@@ -11,7 +11,6 @@ import SignalBanner from "~/islands/stair/SignalBanner";
 import { sayTime, t } from "~/messages/say";
 import { forgetDraft } from "./kept-draft";
 import ItemWork from "./ItemWork";
-import QuickLineInput from "./QuickLineInput";
 import {
   correctingDraft,
   itemOf,
@@ -29,6 +28,10 @@ import { island } from "~/islands/frame/island";
 
 const loadSummary = () => import("./SessionSummary");
 const SessionSummary = later(loadSummary);
+const QuickLineInput = later(
+  () => import("./QuickLineInput"),
+  () => <div className="bg-base-100 border-base-300 rounded-box min-h-[7.6rem] border" />,
+);
 const UnplannedSearch = later(() => import("./UnplannedSearch"));
 const Timers = later(
   () => import("./Timers"),

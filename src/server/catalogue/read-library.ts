@@ -9,7 +9,7 @@ import { activationRanking, enoughPercent } from "~/core/progression/activation-
 import { Muscle, type Muscle as MuscleCode } from "~/core/exercise/body";
 import { firstPrescription } from "~/core/exercise/exercise";
 import { exerciseSearch, type ExerciseHit } from "~/core/progression/exercise-search";
-import { obstacle } from "~/core/limit/obstacle";
+import { obstacleUnder } from "~/core/limit/obstacle";
 import { localDay } from "~/core/schedule/local-day";
 import { signingRoles } from "~/contract/roles";
 import { patientName } from "~/server/case/patient-name";
@@ -37,7 +37,8 @@ export async function readPatientLibrary(
   await noteRead(staff, episodeId, "read-library");
   const catalogue = await clinicCatalogue(staff.clinicId);
   const { hits, muscle } = searched(catalogue, params);
-  const judged = hits.map((hit) => ({ hit, says: hindrance(loaded, catalogue, hit) }));
+  const hindrance = hindranceFor(loaded, catalogue);
+  const judged = hits.map((hit) => ({ hit, says: hindrance(hit) }));
   const fitting = judged.filter(({ says }) => says === undefined).map(({ hit }) => hit);
   const reasons = new Map<string | null, ExerciseHit[]>();
   for (const { hit, says } of judged) {
@@ -73,19 +74,20 @@ function searched(catalogue: ClinicCatalogue, params: URLSearchParams) {
   return { hits: exerciseSearch(catalogue.index, readQuery(asked)), muscle: checked.value };
 }
 
-/** Why a variant is not for this patient now: a limit's words, null where it is not work of their stage, undefined when it is. */
-function hindrance(
+/** Tells why a variant is not for this patient now: a limit's words, null where it is not work of their stage, undefined when it is. */
+function hindranceFor(
   { file, book }: LoadedCase,
   { index }: ClinicCatalogue,
-  { exercise, variant }: ExerciseHit,
-): string | null | undefined {
+): (hit: ExerciseHit) => string | null | undefined {
   const stage = stageOf(file.pathway, moveInForce(file).stage);
   const today = localDay(file.asOf, file.zone);
-  const first = firstPrescription(variant);
-  const limit = obstacle(first, variant, exercise, limitsOf(file, stage), today, book());
-  if (limit) return limit.says;
+  const obstacle = obstacleUnder(limitsOf(file, stage), today, book());
   const need = index.stageNeeds.find((n) => n.pathway === file.pathway.code && n.stage === stage.code);
-  return !need || suits(exercise, variant, need, exercise.lane) ? undefined : null;
+  return ({ exercise, variant }) => {
+    const limit = obstacle(firstPrescription(variant), variant, exercise);
+    if (limit) return limit.says;
+    return !need || suits(exercise, variant, need, exercise.lane) ? undefined : null;
+  };
 }
 
 /** For whom a library is filtered: who, which side, how tall, at which stage. */

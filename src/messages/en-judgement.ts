@@ -110,6 +110,14 @@ export const judgement = {
   "evidence.other-side-short":
     "{date} and the time before: the other side did not reach the bottom of the range.",
   "evidence.fear-exposure": "Fear without pain: offer it with {knob} at {to}, as practice, not as less work.",
+  "evidence.pain-ceiling":
+    "{date}: pain {pain} of 10 on waking or before a session; from 7 nothing gets harder. Talk to the patient.",
+  "evidence.effusion-up": "{date}: effusion graded higher than before. One or two days off.",
+  "evidence.effusion-high":
+    "Effusion of 2+ or more: nothing gets harder; range and activation go on as they are.",
+  "evidence.effusion-raised": "Effusion is a grade above what it was: no step until it is back.",
+  "evidence.effusion-some":
+    "Effusion of 1+: springs, running and much load on the kneecap stay where they are.",
   "evidence.rebaseline": "{days} days away: measure the baseline again first.",
   "evidence.next-knob": "One knob changes: {knob}. {need} good days were needed.",
   "evidence.lane-ready": "{lane}: nothing left to turn in this stage.",

@@ -43,17 +43,17 @@ describe("days away", () => {
   const away = (now: string) => outcome({ trainingDays: [top(5), top(8)], now });
 
   it.each([
-    ["one minute short of eight days is no absence", march(16, "08:59"), "step-up: step-up"],
-    ["eight days are", march(16, "09:00"), "ease: ease-absence"],
-    ["and so are twenty-eight", "2026-04-06T08:59:00Z", "ease: ease-absence"],
-    ["one day more and it is measured again", "2026-04-06T09:00:00Z", "hold: rebaseline"],
+    ["seven days are no absence, to the last minute of the day", march(15, "22:59"), "step-up: step-up"],
+    ["eight days are, from the first minute", march(15, "23:00"), "ease: ease-absence"],
+    ["and so are twenty-eight", "2026-04-05T21:59:00Z", "ease: ease-absence"],
+    ["one day more and it is measured again", "2026-04-05T22:00:00Z", "hold: rebaseline"],
   ])("%s", (_what, now, expected) => {
     expect(away(now)).toBe(expected);
   });
 
   it.each([
-    ["fourteen days turn one knob", march(23, "08:59"), { kind: "knob", to: 5 }],
-    ["fifteen look for an easier variant", march(23, "09:00"), { kind: "variant", to: 5 }],
+    ["fourteen days turn one knob", march(22, "22:59"), { kind: "knob", to: 5 }],
+    ["fifteen look for an easier variant", march(22, "23:00"), { kind: "variant", to: 5 }],
   ])("%s", (_what, now, expected) => {
     const { exercise } = stepUpInput();
     const low = exercise.variants.map((variant) => ({
@@ -69,8 +69,8 @@ describe("days away", () => {
 
   it("counts from the day of the last change where that came later", () => {
     const changed = { prescribedAt: march(10, "09:00"), trainingDays: [top(5), top(8)] };
-    expect(outcome({ ...changed, now: march(18, "08:59") })).not.toContain("absence");
-    expect(outcome({ ...changed, now: march(18, "09:00") })).toBe("ease: ease-absence");
+    expect(outcome({ ...changed, now: march(17, "22:59") })).not.toContain("absence");
+    expect(outcome({ ...changed, now: march(17, "23:00") })).toBe("ease: ease-absence");
   });
 });
 
@@ -80,8 +80,8 @@ describe("a plateau", () => {
     outcome({ trainingDays: worked, now, ...over });
 
   it.each([
-    ["not before twenty-one days without a step", march(24, "07:59"), {}, "hold: short-of-top"],
-    ["at twenty-one", march(24, "08:00"), {}, "plateau: plateau"],
+    ["not before twenty-one days without a step", march(23, "22:59"), {}, "hold: short-of-top"],
+    ["at twenty-one", march(23, "23:00"), {}, "plateau: plateau"],
     ["worked seven days ago", march(29, "09:00"), {}, "plateau: plateau"],
     [
       "counted from the last step",
@@ -91,14 +91,14 @@ describe("a plateau", () => {
     ],
     [
       "eased less than fourteen days ago",
-      march(25, "08:59"),
+      march(24, "22:59"),
       { changes: [change(march(11), "easier")] },
       "hold: short-of-top",
     ],
     ["eased fourteen days ago", march(25), { changes: [change(march(11), "easier")] }, "plateau: plateau"],
     [
       "left as it is less than a week ago",
-      march(28, "08:59"),
+      march(27, "22:59"),
       { leftAsIsAt: march(21) },
       "hold: short-of-top",
     ],
@@ -150,7 +150,7 @@ describe("how much an ease takes", () => {
     });
   });
   it("takes a tenth where too few reps were clean", () => {
-    const few = [5, 8].map((date) => day(date, reps([12, 12, 7], { loadKg: 20 })));
+    const few = [5, 8].map((date) => day(date, reps([8, 8, 7], { loadKg: 20 })));
     expect(turned(loaded(20, { trainingDays: few }))).toMatchObject({ knob: "load", to: 18 });
   });
   it.each([
@@ -158,7 +158,7 @@ describe("how much an ease takes", () => {
     [3, "1-12"],
   ])("asks two reps fewer of work without load, from %i", (bottom, to) => {
     const dose = { ...strength, reps: { bottom, top: 12 } };
-    const few = [5, 8].map((date) => day(date, reps([12, 12, bottom - 1])));
+    const few = [5, 8].map((date) => day(date, reps([bottom, bottom, bottom - 1])));
     const over = {
       prescription: { variantId: "only", settings: { "step-height": 10 }, dose },
       trainingDays: few,
@@ -167,7 +167,7 @@ describe("how much an ease takes", () => {
   });
   it("never asks for fewer than one", () => {
     const dose = { ...strength, reps: { bottom: 2, top: 12 } };
-    const few = [5, 8].map((date) => day(date, reps([12, 12, 1])));
+    const few = [5, 8].map((date) => day(date, reps([2, 2, 1])));
     const over = {
       prescription: { variantId: "only", settings: { "step-height": 10 }, dose },
       trainingDays: few,

@@ -1,8 +1,8 @@
 import type { NextDayReport, TrainingDay } from "~/core/response/session-record";
 import { reportCountsHours } from "~/core/response/training-day-state";
-import { standingResults } from "~/core/measure/measure";
-import { daysBetween, localDay } from "~/core/schedule/local-day";
+import { localDay } from "~/core/schedule/local-day";
 import type { CaseFile, CaseSession } from "./case-file";
+import { knownEffusions } from "./effusion";
 
 /** All that was done on one local date, whatever the items, and how the morning after was. */
 export interface CaseDay {
@@ -13,12 +13,12 @@ export interface CaseDay {
   /** The reaction belongs to the date's last session, whatever it contained, so the clock starts there. */
   readonly lastSessionAt: string;
   readonly report: NextDayReport | undefined;
-  /** Day on which a clinician graded the effusion higher after it. */
+  /** When the last of its sessions reached the record. */
+  readonly receivedAt: string;
+  /** Day on which a clinician graded the effusion higher, where that belongs to this day, and when it reached the record. */
   readonly effusionUpOn?: string;
+  readonly effusionKnownAt?: string;
 }
-
-const effusionMeasure = "effusion";
-const effusionFollowsDays = 2;
 
 /** The training days of a case up to its `asOf`, oldest first. */
 export function caseDays(file: CaseFile): CaseDay[] {
@@ -41,26 +41,53 @@ export function caseDays(file: CaseFile): CaseDay[] {
     if (!first || !last) return [];
     const reports = file.reports.filter((r) => r.trainingDate === date && seen(r.receivedAt));
     const report = reportThatCounts(reports, last.at);
-    const effusionUpOn = effusions.find((on) => on > date && daysBetween(date, on) <= effusionFollowsDays);
+    const effusion = effusions.find((found) => dayOf(found, byDate, file.zone) === date);
     return [
       {
         date,
         sessions: ofDate,
         painBefore: first.painBefore,
         lastSessionAt: last.at,
+        receivedAt: latestOf(ofDate.map((session) => session.receivedAt ?? session.at)),
         report,
-        ...(effusionUpOn === undefined ? {} : { effusionUpOn }),
+        ...(effusion === undefined ? {} : { effusionUpOn: effusion.on }),
+        ...(effusion?.knownAt === undefined ? {} : { effusionKnownAt: effusion.knownAt }),
       },
     ];
   });
 }
 
+const latestOf = (instants: readonly string[]): string =>
+  instants.reduce((a, b) => (Date.parse(b) > Date.parse(a) ? b : a));
+
+/** A grade higher than the one before: its date, and when it reached the record where that is known. */
+interface EffusionUp {
+  readonly on: string;
+  readonly knownAt?: string;
+}
+
+/**
+ * The training day that a higher grade belongs to: that of its own date, unless it was found before that day's session; else
+ * the last one before.
+ */
+function dayOf(
+  { on, knownAt }: EffusionUp,
+  byDate: ReadonlyMap<string, readonly CaseSession[]>,
+  zone: string,
+): string | undefined {
+  const [first] = byDate.get(on) ?? [];
+  const isBefore =
+    first !== undefined &&
+    knownAt !== undefined &&
+    localDay(knownAt, zone) === on &&
+    Date.parse(knownAt) < Date.parse(first.at);
+  if (first && !isBefore) return on;
+  return [...byDate.keys()].filter((date) => date < on).at(-1);
+}
+
 /** Days on which the effusion of an involved side was graded higher than the time before. */
-function effusionsUp(file: CaseFile): string[] {
-  const { involvedSide } = file.episode;
-  const grades = standingResults(file.results)
-    .filter((r) => r.measure === effusionMeasure && (involvedSide === "both" || r.side === involvedSide))
-    .sort((a, b) => a.takenOn.localeCompare(b.takenOn));
+function effusionsUp(file: CaseFile): EffusionUp[] {
+  const grades = knownEffusions(file);
   return grades
     .filter(({ side, value }, i) => {
       const before = grades
@@ -69,22 +96,26 @@ function effusionsUp(file: CaseFile): string[] {
         .at(-1);
       return before !== undefined && value > before.value;
     })
-    .map((grade) => grade.takenOn);
+    .map(({ takenOn, recordedAt }) => ({
+      on: takenOn,
+      ...(recordedAt === undefined ? {} : { knownAt: recordedAt }),
+    }));
 }
 
 /** What one item's part of the training days was; days without it are left out. */
 export function itemDays(days: readonly CaseDay[], itemId: string): TrainingDay[] {
-  return days.flatMap(({ date, sessions, painBefore, lastSessionAt, report, effusionUpOn }) => {
+  return days.flatMap(({ date, sessions, painBefore, lastSessionAt, receivedAt, report, ...graded }) => {
     const sets = sessions.flatMap((s) => s.items.filter((i) => i.itemId === itemId).flatMap((i) => i.sets));
     if (sets.length === 0) return [];
     return [
       {
         date,
         lastSessionAt,
+        ...(receivedAt === lastSessionAt ? {} : { receivedAt }),
         painBefore,
         sets,
         ...(report ? { report } : {}),
-        ...(effusionUpOn === undefined ? {} : { effusionUpOn }),
+        ...graded,
       },
     ];
   });

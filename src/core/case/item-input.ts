@@ -10,6 +10,7 @@ import type { Prescription } from "~/core/exercise/prescription";
 import type { PainSchoolCode } from "~/core/response/pain-school";
 import { itemDays, type CaseDay } from "./case-days";
 import type { CaseFile, CaseItem, CaseSignal } from "./case-file";
+import { effusionNow } from "./effusion";
 import { limitsOfItem, prescriptionInForce } from "./in-force";
 import { clearedLast, haltsOf, pinchesKept } from "./stops";
 
@@ -29,6 +30,7 @@ export function itemInput(
   const last = decisions.at(-1);
   const clearedAt = clearedLast(file, item.exerciseId);
   const halted = haltsOf(file)[0]?.code ?? stilledBy(file);
+  const effusion = effusionNow(file);
   const maximumN = maximumFor(file, exercise, current.prescription);
   return {
     exercise,
@@ -44,6 +46,7 @@ export function itemInput(
     stopSignals: [...signalsFor(file, scoped(file, item)), ...pinchesKept(file, item.exerciseId)],
     ...(halted === undefined ? {} : { halted }),
     ...(maximumN === null ? {} : { maximumN }),
+    ...(effusion === null ? {} : { effusion }),
     ...(last === undefined ? {} : { answeredAt: last.at }),
     ...(last === undefined || last.at <= current.from ? {} : { leftAsIsAt: last.at }),
     ...(clearedAt === undefined ? {} : { clearedAt }),

@@ -1,6 +1,5 @@
 import { closesAfterHours, reportCountsHours } from "~/core/response/training-day-state";
 import { localDay } from "~/core/schedule/local-day";
-import { localNoon } from "~/core/schedule/local-noon";
 import type { CaseFile } from "~/core/case/case-file";
 
 const hourMs = 3_600_000;
@@ -10,7 +9,7 @@ const longestDays = 60;
 
 /**
  * The first instant after `asOf` at which time alone can change what is said of a case: a training day closes or can no
- * longer be reported, a whole number of days has passed since something the rules count from, a grade becomes known,
+ * longer be reported, a whole number of days has passed since something the rules count from,
  * or the local date changes.
  *
  * @returns ISO instant, later than `asOf`; what was said holds before it, as long as nothing is written
@@ -23,7 +22,6 @@ export function validUntil(file: CaseFile): string {
       Date.parse(at) + closesAfterHours * hourMs,
       Date.parse(at) + reportCountsHours * hourMs + 1,
     ]),
-    ...file.results.map(({ takenOn }) => Date.parse(localNoon(takenOn, file.zone))),
     ...anchors(file).map((anchor) => nextWholeDay(anchor, now)),
   ].filter((instant) => instant > now);
   return new Date(Math.min(...later)).toISOString();

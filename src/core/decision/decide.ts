@@ -4,6 +4,8 @@ import type { DecideInput, Finding, Proposal } from "~/core/decision/record/deci
 import type { DayJudgement } from "~/core/response/judge-day";
 import { judgedDays } from "~/core/decision/record/judged-days";
 import { notes } from "./notes";
+import type { EvidenceCode } from "./record/evidence";
+import { ceilings } from "./rules/ceilings";
 import { viewRecord, type RecordView } from "~/core/decision/record/record-view";
 import { beyondLimit } from "./rules/beyond-limit";
 import { ease } from "./rules/ease";
@@ -13,7 +15,7 @@ import { stepUp, wait } from "./rules/step-up";
 import { stop } from "./rules/stop";
 
 /** Stored with every signed decision; raised whenever a rule can answer differently. */
-export const engineVersion = "1.5.0";
+export const engineVersion = "2.0.0";
 
 /** The rules in their order: the first that finds something decides. */
 const rules: readonly ((view: RecordView) => Finding | null)[] = [
@@ -53,14 +55,28 @@ export function decide(
   throw new Error("the hold rule answers everything");
 }
 
+/** Holds that ask somebody for something. */
+const asking: ReadonlySet<EvidenceCode> = new Set([
+  "mean-rising",
+  "pain-ceiling",
+  "effusion-high",
+  "rebaseline",
+  "knob-left-alone",
+]);
+
 /** What else is to be told; a rising weekly mean asks for a look as well. Nothing stands beside a stop. */
 function withNotes(finding: Finding, view: RecordView): Finding {
   if (finding.outcome === "stop") return finding;
-  const told = notes.flatMap((note) => {
-    const seen = note.seen(view);
-    return seen ? [{ seen, asks: note.asks }] : [];
-  });
-  const asks = told.some((note) => note.asks) || finding.evidence.some((e) => e.code === "mean-rising");
+  const said = new Set(finding.evidence.map(({ code }) => code));
+  const told = [
+    ...notes.flatMap((note) => {
+      const seen = note.seen(view);
+      return seen ? [{ seen, asks: note.asks }] : [];
+    }),
+    // A ceiling of the plan is told beside an ease as well.
+    ...ceilings(view).map((seen) => ({ seen, asks: true })),
+  ].filter(({ seen }) => !said.has(seen.code));
+  const asks = told.some((note) => note.asks) || finding.evidence.some(({ code }) => asking.has(code));
   return {
     ...finding,
     evidence: [...finding.evidence, ...told.map((note) => note.seen)],

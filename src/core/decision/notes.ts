@@ -27,7 +27,7 @@ function painElsewhere({ allDays, input, today }: RecordView): Evidence | null {
     (day) =>
       day.painElsewhere >= elsewhereFrom &&
       daysBetween(day.date, today) <= lookBackDays &&
-      after(day.lastSessionAt, input.answeredAt),
+      after(day.arrivedAt, input.answeredAt),
   );
   const last = days.at(-1);
   if (days.length < elsewhereDays || !last) return null;

@@ -38,14 +38,14 @@ describe("what lies after now is not seen", () => {
   });
 });
 
-describe("a grade of effusion is known from noon of the clinic's own day", () => {
+describe("a grade of effusion is known from the beginning of the clinic's own day", () => {
   const grown = { ...good(8), effusionUpOn: "2026-03-09" };
   const outcome = (now: string, zone: string) =>
     decide(input({ trainingDays: [good(5), grown], now, zone })).outcome;
   it.each([
-    ["Europe/Vienna", "2026-03-09T10:59:00Z", "2026-03-09T11:00:00Z"],
-    ["Pacific/Auckland", "2026-03-08T22:59:00Z", "2026-03-08T23:00:00Z"],
-    ["America/Los_Angeles", "2026-03-09T18:59:00Z", "2026-03-09T19:00:00Z"],
+    ["Europe/Vienna", "2026-03-08T22:59:00Z", "2026-03-08T23:00:00Z"],
+    ["Pacific/Auckland", "2026-03-08T10:59:00Z", "2026-03-08T11:00:00Z"],
+    ["America/Los_Angeles", "2026-03-09T06:59:00Z", "2026-03-09T07:00:00Z"],
   ])("%s", (zone, before, from) => {
     expect([outcome(before, zone), outcome(from, zone)]).toEqual([expect.not.stringMatching("ease"), "ease"]);
   });

@@ -30,7 +30,7 @@ describe("which sets decide", () => {
     ).toBe(4);
   });
   it("the other side is told of, and does not decide", () => {
-    const seen = judge(day(8, [...three(), ...reps([12, 7, 12], { side: "right" })]));
+    const seen = judge(day(8, [...three(), ...reps([8, 7, 8], { side: "right" })]));
     expect([seen.otherSideBelowBottom, seen.belowBottom, seen.atTop]).toEqual([true, false, true]);
   });
   it("as many sets as the dose asks for, on each injured side", () => {
@@ -83,15 +83,26 @@ describe("easier than prescribed", () => {
 });
 
 describe("effusion graded higher", () => {
-  // Noon in Vienna is 11:00 UTC in March, before the 29th.
+  // The day in Vienna begins at 23:00 UTC of the day before, in March before the 29th.
   const graded: TrainingDay = { ...day(8, three()), effusionUpOn: "2026-03-09" };
 
-  it("is known from noon of its day on, and is a reaction in the ease band", () => {
-    expect(judge(graded, { now: march(9, "10:59") })).toMatchObject({ swellingMore: false, nextDay: "fine" });
-    expect(judge(graded, { now: march(9, "11:00") })).toMatchObject({
+  it("is known from the beginning of its day on, and is a reaction in the ease band", () => {
+    expect(judge(graded, { now: march(8, "22:59") })).toMatchObject({ swellingMore: false });
+    expect(judge(graded, { now: march(8, "23:00") })).toMatchObject({
       swellingMore: true,
+      effusionUp: true,
       nextDay: "ease",
-      reactionKnownAt: "2026-03-09T11:00:00.000Z",
+      reactionKnownAt: "2026-03-08T23:00:00.000Z",
+    });
+  });
+  it("on the training day itself, and where it is known when it reached the record, from then on", () => {
+    const sameDay: TrainingDay = { ...day(8, three(), { next: null }), effusionUpOn: "2026-03-08" };
+    expect(judge(sameDay, { now: march(8, "10:00") })).toMatchObject({ effusionUp: true, nextDay: "ease" });
+    const known = { ...sameDay, effusionKnownAt: march(8, "15:00") };
+    expect(judge(known, { now: march(8, "14:59") })).toMatchObject({ effusionUp: false });
+    expect(judge(known, { now: march(8, "15:00") })).toMatchObject({
+      effusionUp: true,
+      reactionKnownAt: march(8, "15:00"),
     });
   });
 });
@@ -152,7 +163,8 @@ describe("contacts, minutes and holds", () => {
     ["contacts below", { contacts: { bottom: 20, top: 30 } }, { contacts: 19 }, [true, false]],
     ["contacts not written down", { contacts: { bottom: 20, top: 30 } }, {}, [true, false]],
     ["the minutes asked for", { minutes: 5 }, { minutes: 5 }, [false, true]],
-    ["fewer minutes", { minutes: 5 }, { minutes: 4.5 }, [true, false]],
+    ["two thirds of the minutes", { minutes: 6 }, { minutes: 4 }, [false, false]],
+    ["fewer minutes", { minutes: 6 }, { minutes: 3.9 }, [true, false]],
     ["minutes not written down", { minutes: 5 }, {}, [true, false]],
     [
       "a hold within reps that nobody wrote down",

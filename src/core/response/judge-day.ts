@@ -3,7 +3,8 @@ import { dosePolicy } from "~/core/dose/dose-policy";
 import { effortTarget } from "~/core/dose/effort-target";
 import { knobByName } from "~/core/exercise/knob";
 import type { Prescription } from "~/core/exercise/prescription";
-import { localNoon } from "~/core/schedule/local-noon";
+import { localDay } from "~/core/schedule/local-day";
+import { instantOfLocal } from "~/core/schedule/local-time";
 import { cleanReps, markedInMostReps } from "./clean-reps";
 import { painResponse, type DuringBand, type NextDayBand } from "./pain-response";
 import { painSchool, type PainSchoolCode } from "./pain-school";
@@ -14,6 +15,8 @@ import { trainingDayState, type TrainingDayState } from "./training-day-state";
 export interface DayJudgement {
   readonly date: string;
   readonly lastSessionAt: string;
+  /** When the last of its sessions reached the record. */
+  readonly arrivedAt: string;
   readonly state: TrainingDayState;
   /** When the next day's reaction became known: the report, or the effusion graded higher. */
   readonly reactionKnownAt: string | null;
@@ -24,12 +27,14 @@ export interface DayJudgement {
   readonly painDuring: number;
   readonly painNextDay: number | null;
   readonly swellingMore: boolean;
+  /** The swelling was graded by a clinician, and not only reported. */
+  readonly effusionUp: boolean;
   /** Highest perceived exertion of the involved side's sets. */
   readonly effort: number;
   readonly effortWithinCap: boolean;
   /** Enough sets, none easier than prescribed, and every one at or above the top of its range. */
   readonly atTop: boolean;
-  /** At least one set below the bottom of its range or short of its effort band. */
+  /** Less than the bottom of the range, added up over the sets done; fear as the limit never counts as that. */
   readonly belowBottom: boolean;
   /** A set with less load than prescribed, or with a knob of the movement set easier. */
   readonly easierThanPrescribed: boolean;
@@ -71,7 +76,7 @@ export function judgeDay(day: TrainingDay, context: DayContext): DayJudgement {
   const others = day.sets.filter((set) => !decides(set, context.involvedSide));
   const easier = sets.some((set) => easierThanPrescribed(set, context));
   const state = trainingDayState(day, context.now);
-  const report = state === "reported" ? day.report : undefined;
+  const report = countedReport(day, state, context);
   const lasting = (report?.settledHours ?? 0) > muscleSorenessSettlesHours;
   const painDuring = Math.max(0, ...sets.map((set) => countedPain(set, lasting)));
   const pain = painResponse({
@@ -80,17 +85,16 @@ export function judgeDay(day: TrainingDay, context: DayContext): DayJudgement {
     painDuring,
     ...(report ? { painNextDay: nextDayPain(report, context.school) } : {}),
   });
-  // A grade has a date and no hour: it is taken as known from noon on.
-  const gradedAt = day.effusionUpOn === undefined ? null : localNoon(day.effusionUpOn, context.zone);
-  const effusionUp = gradedAt !== null && Date.parse(gradedAt) <= Date.parse(context.now);
+  const gradedAt = gradeKnownAt(day, context);
+  const effusionUp = gradedAt !== null;
   const effort = Math.max(0, ...sets.map((set) => set.effort));
   const cap = dosePolicy(context.dose.policy).effortCap;
-  const lastSet = sets.at(-1);
   const swellingMore = report?.swelling === "more" || effusionUp;
   const faults = sets.flatMap((set) => set.faults.filter((fault) => fault.severity === "marked"));
   return {
     date: day.date,
     lastSessionAt: day.lastSessionAt,
+    arrivedAt: day.receivedAt ?? day.lastSessionAt,
     state,
     reactionKnownAt: effusionUp ? gradedAt : (report?.receivedAt ?? null),
     during: pain.during,
@@ -99,23 +103,58 @@ export function judgeDay(day: TrainingDay, context: DayContext): DayJudgement {
     painDuring,
     painNextDay: report ? nextDayPain(report, context.school) : null,
     swellingMore,
+    effusionUp,
     effort,
     effortWithinCap: cap === null || effort <= cap,
-    atTop: enoughSets(sets, context) && !easier && sets.every((set) => reaches(set, context, "top")),
-    belowBottom: sets.some((set) => !reaches(set, context, "bottom")),
+    atTop: enoughSets(sets, context) && !easier && sets.every((set) => reachesTop(set, context)),
+    belowBottom: fallsBelow(sets, context),
     easierThanPrescribed: easier,
-    otherSideBelowBottom: others.some((set) => !reaches(set, context, "bottom")),
+    otherSideBelowBottom: fallsBelow(others, context),
     painElsewhere: Math.max(
       0,
       ...day.sets.filter((set) => set.painSite === "elsewhere").map((set) => set.painDuring),
     ),
     markedFault: faults.length > 0,
     markedFaultNames: [...new Set(faults.map((fault) => fault.fault))],
-    markedInMostOfLastSet: lastSet !== undefined && markedInMostReps(lastSet),
+    markedInMostOfLastSet: lastSets(sets).some(markedInMostReps),
     fear: sets.some((set) => set.limit?.kind === "fear"),
     pinchGrade: Math.max(0, ...day.sets.map(pinchGrade)),
     painWith: sets.find((set) => set.painWith)?.painWith ?? usualPainSource(context.dose),
   };
+}
+
+/** The report that is judged: one in time; of one that came too late only bad news, for good news it is no report. */
+function countedReport(
+  { report, painBefore }: TrainingDay,
+  state: TrainingDayState,
+  { school, now }: DayContext,
+): NextDayReport | undefined {
+  if (state === "reported" || !report || Date.parse(report.receivedAt) > Date.parse(now))
+    return state === "reported" ? report : undefined;
+  const painNextDay = nextDayPain(report, school);
+  const { nextDay } = painResponse({ school, painBefore, painDuring: painBefore, painNextDay });
+  return nextDay === "ease" || report.swelling === "more" ? report : undefined;
+}
+
+/**
+ * From when a higher grade of effusion counts: its own date, all of it, or when it reached the record; null while it is still
+ * to come.
+ */
+function gradeKnownAt(
+  { effusionUpOn, effusionKnownAt, lastSessionAt }: TrainingDay,
+  { now, zone }: DayContext,
+): string | null {
+  if (effusionUpOn === undefined || effusionUpOn > localDay(now, zone)) return null;
+  if (effusionKnownAt !== undefined)
+    return Date.parse(effusionKnownAt) <= Date.parse(now) ? effusionKnownAt : null;
+  // A date without an hour: after the session it belongs to, and not before its own day.
+  const dayBegins = instantOfLocal(`${effusionUpOn}T00:00`, zone);
+  return Date.parse(dayBegins) > Date.parse(lastSessionAt) ? dayBegins : lastSessionAt;
+}
+
+/** The last set of each leg, or of both together. */
+function lastSets(sets: readonly SetRecord[]): SetRecord[] {
+  return [...new Map(sets.map((set) => [set.side, set])).values()];
 }
 
 /** A loading test counts before the pain on waking where the school is judged on one. */
@@ -164,16 +203,11 @@ function enoughSets(sets: readonly SetRecord[], { dose, involvedSide }: DayConte
   return count("left") >= dose.sets && count("right") >= dose.sets;
 }
 
-/** A hold within repetitions that nobody wrote down is neither too short nor long enough. */
-function unrecordedHold(dose: Dose, end: "bottom" | "top"): number {
-  return dose.reps && end === "bottom" ? Infinity : 0;
-}
-
-function reaches(set: SetRecord, { dose, maximumN }: DayContext, end: "bottom" | "top"): boolean {
+function reachesTop(set: SetRecord, { dose, maximumN }: DayContext): boolean {
   const done: [number | undefined, number | undefined][] = [
-    [cleanReps(set), dose.reps?.[end]],
-    [set.holdSeconds ?? unrecordedHold(dose, end), dose.hold?.[end]],
-    [set.contacts ?? 0, dose.contacts?.[end]],
+    [cleanReps(set), dose.reps?.top],
+    [set.holdSeconds ?? 0, dose.hold?.top],
+    [set.contacts ?? 0, dose.contacts?.top],
     [set.minutes ?? 0, dose.minutes],
     [
       set.forceN,
@@ -183,4 +217,37 @@ function reaches(set: SetRecord, { dose, maximumN }: DayContext, end: "bottom" |
   return done.every(
     ([value, wanted]) => value === undefined || wanted === undefined || value >= wanted - 1e-9,
   );
+}
+
+const enoughOfMinutes = 2 / 3;
+
+/**
+ * Whether what was done of the sets done stays below the bottom of the range: clean repetitions, seconds, contacts added up;
+ * newtons of an effort band likewise; minutes below two thirds. A set that fear ended is no sign of too much.
+ */
+function fallsBelow(sets: readonly SetRecord[], context: DayContext): boolean {
+  const legs = [...new Set(sets.map(({ side }) => side))];
+  return legs.some((leg) =>
+    legFallsBelow(
+      sets.filter(({ side }) => side === leg),
+      context,
+    ),
+  );
+}
+
+function legFallsBelow(sets: readonly SetRecord[], { dose, maximumN }: DayContext): boolean {
+  if (sets.some((set) => set.limit?.kind === "fear")) return false;
+  const lowN = dose.effort && maximumN !== null ? effortTarget({ maximumN, ...dose.effort }).lowN : undefined;
+  const amounts: [(set: SetRecord) => number | undefined, number | undefined][] = [
+    [cleanReps, dose.reps?.bottom],
+    [(set) => set.holdSeconds ?? (dose.reps ? undefined : 0), dose.hold?.bottom],
+    [(set) => set.contacts ?? 0, dose.contacts?.bottom],
+    [(set) => set.minutes ?? 0, dose.minutes === undefined ? undefined : dose.minutes * enoughOfMinutes],
+    [(set) => set.forceN, lowN],
+  ];
+  return amounts.some(([of, bottom]) => {
+    const done = sets.flatMap((set) => of(set) ?? []);
+    if (bottom === undefined || done.length === 0) return false;
+    return done.reduce((sum, value) => sum + value, 0) < bottom * done.length - 1e-9;
+  });
 }

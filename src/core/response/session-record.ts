@@ -80,11 +80,15 @@ export const TrainingDay = Type.Object(
   {
     date: Type.String({ format: "date" }),
     lastSessionAt: Type.String({ format: "date-time" }),
+    /** When the last of its sessions reached the record, where that was later: whoever signed before had not seen it. */
+    receivedAt: Type.Optional(Type.String({ format: "date-time" })),
     painBefore: Pain,
     sets: Type.Array(SetRecord, { maxItems: 60 }),
     report: Type.Optional(NextDayReport),
-    /** Day on which a clinician graded the effusion higher than before, if that followed this training day. */
+    /** Day on which a clinician graded the effusion higher than before, where that belongs to this training day. */
     effusionUpOn: Type.Optional(Type.String({ format: "date" })),
+    /** When that grade reached the record, where it is known. */
+    effusionKnownAt: Type.Optional(Type.String({ format: "date-time" })),
   },
   { additionalProperties: false },
 );

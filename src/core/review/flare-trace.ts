@@ -1,5 +1,6 @@
 import type { DecideInput, FlareTrace } from "~/core/decision/record/decide-input";
 import { flareSuspects, type FlareSuspect } from "~/core/decision/flare-suspects";
+import { after } from "~/core/decision/record/record-view";
 import { judgedDays } from "~/core/decision/record/judged-days";
 import type { DayJudgement } from "~/core/response/judge-day";
 import type { CaseDay } from "~/core/case/case-days";
@@ -17,8 +18,8 @@ export function judgedItem(item: CaseItem, input: DecideInput): JudgedItem {
 }
 
 /**
- * The reaction that the plan stands under, and for each item whether it is traced to it: the latest known reaction of the
- * last two training days, when it lies in the ease band.
+ * The reaction that the plan stands under, and for each item whether it is traced to it: the latest in the ease band, until
+ * whoever it was traced to is answered or three fine days have followed. A later light day does not dissolve it.
  *
  * @returns null when there is none; else what `decide` is to be told of every item
  */
@@ -27,14 +28,8 @@ export function flareTrace(
   days: readonly CaseDay[],
   items: readonly JudgedItem[],
 ): ((itemId: string) => FlareTrace) | null {
-  const reactions = days.slice(-2).flatMap((day) => {
-    const known = items
-      .flatMap((entry) => entry.days)
-      .find((d) => d.date === day.date && d.nextDay !== "unknown");
-    return known ? [{ day, nextDay: known.nextDay }] : [];
-  });
-  const latest = reactions.at(-1);
-  if (latest?.nextDay !== "ease") return null;
+  const latest = latestReaction(days, items);
+  if (!latest) return null;
   const { day } = latest;
   const before = days[days.indexOf(day) - 2];
   const suspects =
@@ -48,6 +43,11 @@ export function flareTrace(
       })),
       { from: before?.lastSessionAt ?? null, to: day.lastSessionAt },
     );
+  const suspected = items.filter(({ item }) => suspects.some(({ itemId }) => itemId === item.id));
+  const answered = suspected.every(({ input, days: judged }) => {
+    const known = judged.find((d) => d.date === day.date)?.reactionKnownAt;
+    return known !== undefined && known !== null && !after(known, input.answeredAt ?? day.lastSessionAt);
+  });
   const names = suspects
     .map(({ itemId }) => items.find(({ item }) => item.id === itemId)?.input.exercise.name ?? "")
     .join(", ");
@@ -55,8 +55,24 @@ export function flareTrace(
     const suspect = suspects.find((s) => s.itemId === itemId);
     return suspect
       ? { suspect: true, on: day.date, why: suspect.why }
-      : { suspect: false, on: day.date, names };
+      : { suspect: false, on: day.date, names, ...(answered ? { answered } : {}) };
   };
+}
+
+const fineDaysThatEnd = 3;
+
+/** The latest day that ended in a reaction, unless three fine days have followed it. */
+function latestReaction(days: readonly CaseDay[], items: readonly JudgedItem[]): { day: CaseDay } | null {
+  let fine = 0;
+  for (const day of [...days].reverse()) {
+    const known = items
+      .flatMap((entry) => entry.days)
+      .find((d) => d.date === day.date && d.nextDay !== "unknown");
+    if (known?.nextDay === "ease") return { day };
+    if (known?.nextDay === "fine") fine += 1;
+    if (fine >= fineDaysThatEnd) return null;
+  }
+  return null;
 }
 
 /** The clinician's own choice for that day, where one was made and its item was done then. */

@@ -169,6 +169,7 @@ function withPlan(
   today: string,
 ): JudgedItem[] {
   const trace = flareTrace(file, days, items);
+  const lastPain = lastPainOf(days, file.zone);
   const rise = weeklyMeanRise(
     days.map(({ date }) => ({
       date,
@@ -184,11 +185,21 @@ function withPlan(
     const input: DecideInput = {
       ...entry.input,
       ...(trace ? { flare: trace(entry.item.id) } : {}),
+      ...(lastPain ? { lastPain } : {}),
       ...(percent === null ? {} : { laneAdherencePercent: percent }),
       ...(rise === null ? {} : { weeklyMeanRise: rise }),
     };
     return { ...entry, input };
   });
+}
+
+/** The last known pain on waking or before a session, whatever was trained. */
+function lastPainOf(days: readonly CaseDay[], zone: string): DecideInput["lastPain"] {
+  const last = days.at(-1);
+  if (!last) return undefined;
+  return last.report
+    ? { pain: last.report.pain, on: localDay(last.report.receivedAt, zone) }
+    : { pain: last.painBefore, on: last.date };
 }
 
 /** Signed changes up to `asOf`, item by item; what has left the plan since counts for the week as well. */

@@ -1,6 +1,5 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { localNoon } from "./local-noon";
 import { instantOfLocal, isZone, localMinute } from "./local-time";
 
 /** Days on which clocks changed: tz database, releases up to 2026a. */
@@ -31,11 +30,6 @@ describe("a local minute and its instant", () => {
         expect(localMinute(instantOfLocal(local, zone), zone)).toBe(local);
       }),
     );
-  });
-
-  it("noon is the zone's own, not Greenwich's", () => {
-    expect(localNoon("2026-07-01", "Pacific/Auckland")).toBe("2026-07-01T00:00:00.000Z");
-    expect(localNoon("2026-07-01", "America/Los_Angeles")).toBe("2026-07-01T19:00:00.000Z");
   });
 
   it("nonsense is refused", () => {

@@ -5,6 +5,7 @@ import { Change } from "~/core/progression/change";
 import { Exercise } from "~/core/exercise/exercise";
 import { Prescription } from "~/core/exercise/prescription";
 import { Restriction } from "~/core/limit/restriction";
+import { Pain } from "~/core/response/pain-response";
 import { PainSchoolCode } from "~/core/response/pain-school";
 import { Side, TrainingDay } from "~/core/response/session-record";
 import { Evidence } from "./evidence";
@@ -61,7 +62,13 @@ export const FlareTrace = Type.Union([
     { additionalProperties: false },
   ),
   Type.Object(
-    { suspect: Type.Literal(false), on: Type.String({ format: "date" }), names: Type.String() },
+    {
+      suspect: Type.Literal(false),
+      on: Type.String({ format: "date" }),
+      names: Type.String(),
+      /** Whoever it was traced to has been answered: it holds nobody else any more. */
+      answered: Type.Optional(Type.Boolean()),
+    },
     { additionalProperties: false },
   ),
 ]);
@@ -93,6 +100,17 @@ export const DecideInput = Type.Object(
     halted: Type.Optional(Type.String({ minLength: 1, maxLength: 60 })),
     /** When a clinician last answered and left the prescription as it was: a refusal, or an offer taken note of. */
     leftAsIsAt: Type.Optional(instant),
+    /** Effusion of the involved side as graded last (0 none, 1 trace, 2 1+, 3 2+, 4 3+), and whether it is above what it was. */
+    effusion: Type.Optional(
+      Type.Object(
+        { grade: Type.Integer({ minimum: 0, maximum: 4 }), raised: Type.Boolean() },
+        { additionalProperties: false },
+      ),
+    ),
+    /** The last known pain on waking or before a session, of the plan. Left out: of this item's own days. */
+    lastPain: Type.Optional(
+      Type.Object({ pain: Pain, on: Type.String({ format: "date" }) }, { additionalProperties: false }),
+    ),
     /** What a flare of the plan was traced to. Left out: this item is taken as the suspect. */
     flare: Type.Optional(FlareTrace),
     /** Mean pain of the last seven days less that of the seven before, where both are known. */

@@ -52,6 +52,11 @@ export const evidenceCodes = [
   "fear-exposure",
   "signal-open",
   "beyond-limit",
+  "pain-ceiling",
+  "effusion-high",
+  "effusion-raised",
+  "effusion-some",
+  "effusion-up",
 ] as const;
 
 export const EvidenceCode = oneOf(evidenceCodes);

@@ -1,5 +1,6 @@
 import type { DayJudgement } from "~/core/response/judge-day";
-import { elapsedDays } from "~/core/schedule/local-day";
+import { absentFromDays, daysAway } from "./absence";
+import { dueDays } from "./due-days";
 import type { EaseCauseCode } from "~/core/decision/record/decide-input";
 import { evidence, type Evidence } from "~/core/decision/record/evidence";
 import { after, type RecordView } from "~/core/decision/record/record-view";
@@ -11,6 +12,11 @@ export interface EaseCause {
   readonly seen: (view: RecordView) => Evidence | null;
   readonly remedies: (view: RecordView) => readonly remedy.Remedy[];
 }
+
+/** Beyond so many days away everything is measured again first (common practice). */
+export const rebaselineAfterDays = 28;
+/** From so many days away the absence comes before what was felt (common practice). */
+export const absenceFirstFromDays = 15;
 
 const always =
   (...remedies: remedy.Remedy[]) =>
@@ -55,32 +61,25 @@ export const easeCauses: readonly EaseCause[] = [
     code: "absence",
     seen: absence,
     remedies: (view) =>
-      daysAway(view) < 15
+      daysAway(view) < absenceFirstFromDays
         ? [remedy.oneNotchDown, remedy.easierVariantRemedy]
         : [remedy.easierVariantRemedy, remedy.oneNotchDown],
   },
 ];
 
-/** Days since the last session of the item or, if later, since it was last changed; 0 without any session. */
-export function daysAway({ input, allDays }: RecordView): number {
-  const last = allDays.at(-1);
-  if (!last) return 0;
-  const since = after(input.prescribedAt, last.lastSessionAt) ? input.prescribedAt : last.lastSessionAt;
-  return Math.floor(elapsedDays(since, input.now));
-}
-
 function painDuring(view: RecordView, source: "depth" | "effort"): Evidence | null {
-  const day = unanswered(view);
-  if (!day || day.during !== "ease" || day.painWith !== source) return null;
+  const day = dueDays(view).find(({ during, painWith }) => during === "ease" && painWith === source);
+  if (!day) return null;
   const { painBefore, painDuring: pain } = day;
   return evidence("pain-during-ease", { school: view.input.school, painBefore, painDuring: pain }, day.date);
 }
 
-/** The latest known next-day reaction, of the last two days, that nobody has answered. */
+/** The latest reaction in the ease band that is still due. */
 function flare(view: RecordView): Evidence | null {
   if (view.input.flare?.suspect === false) return null;
   const day = flareDay(view);
   if (!day) return null;
+  if (day.effusionUp) return evidence("effusion-up", {}, day.date);
   if (day.swellingMore) return evidence("swelling-more", {}, day.date);
   const { painBefore, painNextDay } = day;
   return evidence(
@@ -90,22 +89,30 @@ function flare(view: RecordView): Evidence | null {
   );
 }
 
-/** The day, if any, whose reaction is in the ease band and has not been answered by a clinician. */
+/** Fine closed days after which a reaction is over, though nobody answered it (common practice). */
+const fineDaysThatEnd = 3;
+
+/** The day, if any, whose reaction is in the ease band and has neither been answered nor been followed by three fine days. */
 export function flareDay({ allDays, input }: RecordView): DayJudgement | null {
-  const known = allDays.slice(-2).filter((day) => day.nextDay !== "unknown");
-  const day = known.at(-1);
-  if (day?.nextDay !== "ease" || !day.reactionKnownAt) return null;
-  return after(day.reactionKnownAt, input.answeredAt) ? day : null;
+  let fine = 0;
+  for (const day of [...allDays].reverse()) {
+    const answered = day.reactionKnownAt !== null && !after(day.reactionKnownAt, input.answeredAt);
+    if (day.nextDay === "ease" && day.reactionKnownAt) return answered ? null : day;
+    if (day.nextDay === "fine") fine += 1;
+    if (fine >= fineDaysThatEnd) return null;
+  }
+  return null;
 }
 
 function markedFault(view: RecordView): Evidence | null {
-  const day = unanswered(view);
-  if (!day?.markedInMostOfLastSet) return null;
+  const day = dueDays(view).find((one) => one.markedInMostOfLastSet);
+  if (!day) return null;
   return evidence("marked-fault-most", { faults: day.markedFaultNames.join(", ") }, day.date);
 }
 
 function tooFewClean(view: RecordView): Evidence | null {
-  if (!unanswered(view)) return null;
+  const [latest] = dueDays(view);
+  if (!latest || latest !== view.days.at(-1)) return null;
   const lastTwo = view.days.slice(-2);
   if (lastTwo.length < 2 || !lastTwo.every((day) => day.belowBottom)) return null;
   return evidence("below-bottom-twice", { first: lastTwo[0]?.date ?? "" }, lastTwo[1]?.date);
@@ -113,11 +120,5 @@ function tooFewClean(view: RecordView): Evidence | null {
 
 function absence(view: RecordView): Evidence | null {
   const days = daysAway(view);
-  return days >= 8 && days <= 28 ? evidence("absence", { days }) : null;
-}
-
-/** The latest training day, if it came after the last signed answer. */
-function unanswered({ days, input }: RecordView): DayJudgement | null {
-  const day = days.at(-1);
-  return day && after(day.lastSessionAt, input.answeredAt) ? day : null;
+  return days >= absentFromDays && days <= rebaselineAfterDays ? evidence("absence", { days }) : null;
 }

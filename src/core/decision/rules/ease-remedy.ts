@@ -1,6 +1,7 @@
 import { turnTo, type TurnedChange } from "~/core/progression/change";
 import { easierKnob, easierNotch, easierVariant } from "~/core/progression/easier";
 import { variantOf } from "~/core/exercise/exercise";
+import { findKnob } from "~/core/exercise/knob";
 import { loadNotch } from "~/core/progression/notch";
 import type { RecordView } from "~/core/decision/record/record-view";
 
@@ -20,13 +21,17 @@ export const easierVariantRemedy: Remedy = ({ input }) => easierVariant(input.ex
 export const load20Less: Remedy = (view) => lessLoad(view, -20);
 export const load10Less: Remedy = (view) => lessLoad(view, -10);
 
-/** Back to what stood before the knob that was turned last, if that turn was harder. */
-export const undoLastKnob: Remedy = ({ input, lastChange }) => {
-  if (lastChange?.direction !== "harder" || !lastChange.before || !lastChange.knob) return null;
-  if (lastChange.before.variantId !== input.prescription.variantId) {
-    return easierVariant(input.exercise, input.prescription);
+/** Back to the prescription before the last change, whole, if that change was a step. */
+export const undoLastKnob: Remedy = ({ input: { exercise, prescription }, lastChange }) => {
+  const { direction, before, knob: name } = lastChange ?? {};
+  if (direction !== "harder" || !before || name === undefined) return null;
+  const isVariant = before.variantId !== prescription.variantId;
+  const knob = findKnob(name);
+  const [from, to] = [knob?.read(prescription), knob?.read(before)];
+  if (from === undefined || to === undefined || (from === to && !isVariant)) {
+    return isVariant ? easierVariant(exercise, prescription) : easierKnob(exercise, prescription, name);
   }
-  return easierKnob(input.exercise, input.prescription, lastChange.knob);
+  return { kind: isVariant ? "variant" : "knob", knob: name, from, to, prescription: before };
 };
 
 export const oneSetFewer: Remedy = ({ input: { prescription } }) =>

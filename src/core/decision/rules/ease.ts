@@ -2,7 +2,8 @@ import type { Change } from "~/core/progression/change";
 import type { Finding } from "~/core/decision/record/decide-input";
 import { evidence, type Evidence } from "~/core/decision/record/evidence";
 import type { RecordView } from "~/core/decision/record/record-view";
-import { easeCauses, type EaseCause } from "./ease-cause";
+import { daysAway } from "./absence";
+import { absenceFirstFromDays, easeCauses, rebaselineAfterDays, type EaseCause } from "./ease-cause";
 import { easierVariantRemedy, oneSetFewer } from "./ease-remedy";
 
 /**
@@ -11,9 +12,12 @@ import { easierVariantRemedy, oneSetFewer } from "./ease-remedy";
  * one, then a swap, then a review of the lane.
  */
 export function ease(view: RecordView): Finding | null {
+  const away = daysAway(view);
+  if (away > rebaselineAfterDays) return null;
   const seen = easeCauses
     .map((cause) => ({ cause, found: cause.seen(view) }))
-    .filter((entry): entry is { cause: EaseCause; found: Evidence } => entry.found !== null);
+    .filter((entry): entry is { cause: EaseCause; found: Evidence } => entry.found !== null)
+    .sort((a, b) => rankOf(a.cause, away) - rankOf(b.cause, away));
   const first = seen[0];
   if (!first) return null;
   const second = view.lastChange?.direction === "easier";
@@ -26,6 +30,10 @@ export function ease(view: RecordView): Finding | null {
     ...(second || change.kind === "offer" ? { review: true } : {}),
   };
 }
+
+/** After a long absence it comes before what was felt. */
+const rankOf = ({ code }: EaseCause, away: number) =>
+  code === "absence" && away >= absenceFirstFromDays ? 0 : 1;
 
 /** Why the reaction is laid at this item's door. */
 function suspicion({ input: { flare } }: RecordView, cause: EaseCause): Evidence[] {

@@ -1,33 +1,37 @@
 import { dosePolicy } from "~/core/dose/dose-policy";
-import { elapsedDays } from "~/core/schedule/local-day";
+import { daysBetween, localDay } from "~/core/schedule/local-day";
 import type { Finding } from "~/core/decision/record/decide-input";
-import { adherenceNeeded } from "~/core/response/lane-adherence";
 import { evidence } from "~/core/decision/record/evidence";
 import type { RecordView } from "~/core/decision/record/record-view";
+import { stepConditions } from "./step-condition";
 
 const noStepDays = 21;
 const noEaseDays = 14;
 const workedWithinDays = 7;
 const askedAgainAfterDays = 7;
+/** What keeps from a step without standing in the way of more volume: the work is short of its top, and nothing else. */
+const noObstacle: ReadonlySet<string> = new Set(["short-of-top", "run-too-short", "easier-than-prescribed"]);
 const offers = ["more-volume", "another-variant", "referral"] as const;
 
 /**
- * Plateau: no step for 21 days although the work was done and nothing had to be eased for 14 days, and no signal is open.
+ * Plateau: no step for 21 days although the work was done, nothing had to be eased for 14 days, and nothing else stands in the
+ * way of a step: no limit, budget, missing report, pain outside the go band, fault, fear, effusion or open signal.
  * Offers more volume first, then another variant, then referral; the record says what was offered before.
  * Source: common practice.
  */
-export function plateau({ input, days, lastChange }: RecordView): Finding | null {
-  if (!dosePolicy(input.prescription.dose.policy).steps || input.halted !== undefined) return null;
+export function plateau(view: RecordView): Finding | null {
+  const { input, days, lastChange, today, prescribedOn } = view;
+  if (!dosePolicy(input.prescription.dose.policy).steps) return null;
   const lastClosed = days.filter((day) => day.state !== "open").at(-1);
-  if (!lastClosed || elapsedDays(lastClosed.lastSessionAt, input.now) > workedWithinDays) return null;
-  if (input.laneAdherencePercent !== undefined && input.laneAdherencePercent < adherenceNeeded) return null;
+  const since = (at: string) => daysBetween(localDay(at, input.zone), today);
+  if (!lastClosed || daysBetween(lastClosed.date, today) > workedWithinDays) return null;
   const lastStep = input.changes.filter((change) => change.direction !== "easier").at(-1)?.at;
-  const noStepFor = Math.floor(elapsedDays(lastStep ?? input.prescribedAt, input.now));
-  const easedRecently =
-    lastChange?.direction === "easier" && elapsedDays(lastChange.at, input.now) < noEaseDays;
+  const noStepFor = lastStep === undefined ? daysBetween(prescribedOn, today) : since(lastStep);
+  const easedRecently = lastChange?.direction === "easier" && since(lastChange.at) < noEaseDays;
   if (noStepFor < noStepDays || easedRecently) return null;
-  if (input.leftAsIsAt && elapsedDays(input.leftAsIsAt, input.now) < askedAgainAfterDays) return null;
-  if ((input.weeklyMeanRise ?? 0) > 1) return null;
+  if (input.leftAsIsAt && since(input.leftAsIsAt) < askedAgainAfterDays) return null;
+  const inTheWay = stepConditions.flatMap(({ unmet }) => unmet(view)).map((reason) => reason.evidence.code);
+  if (inTheWay.some((code) => !noObstacle.has(code))) return null;
   const offered = input.changes.filter((change) => change.direction === "other").length;
   const offer = offers[Math.min(offered, offers.length - 1)] ?? "referral";
   return {

@@ -89,3 +89,10 @@ export const dayConditions: readonly DayCondition[] = [
 export function dayQualifies(day: DayJudgement, { withHoldBand }: { withHoldBand: boolean }): boolean {
   return dayConditions.every((condition) => (withHoldBand && condition.ofHoldBand) || !condition.fails(day));
 }
+
+/** Reasons that are a matter of the report, not of the work. */
+export const stateCodes: ReadonlySet<string> = new Set(["report-missing", "open-day"]);
+
+/** What was done or felt on a day speaks against it, whatever its report will say. */
+export const isPoor = (day: DayJudgement): boolean =>
+  dayConditions.some(({ code, fails }) => !stateCodes.has(code) && fails(day));

@@ -1,6 +1,7 @@
 import type { DayJudgement } from "~/core/response/judge-day";
 import { daysBetween } from "~/core/schedule/local-day";
-import { dayQualifies } from "./qualifying-day";
+import { absentFromDays } from "./absence";
+import { dayQualifies, isPoor } from "./qualifying-day";
 import type { RecordView } from "~/core/decision/record/record-view";
 
 export interface QualifyingRun {
@@ -17,7 +18,7 @@ const unreportedThatBreak = 2;
 
 /**
  * The run of qualifying closed days at the present prescription. One unreported day in it neither counts nor
- * breaks it; two do break it.
+ * breaks it; two do, a poor one does, and so do eight days away.
  * Under the monitored school days in the hold band qualify too once there are four over at least ten days, all
  * next days fine and the mean not rising (later half against earlier half).
  * Source: the 2-for-2 rule (NSCA, recalled) for counting days in a row; the rest common practice.
@@ -37,10 +38,13 @@ export function qualifyingRun(view: RecordView): QualifyingRun {
 function backwards(closed: readonly DayJudgement[], counts: (day: DayJudgement) => boolean): DayJudgement[] {
   const run: DayJudgement[] = [];
   let unreported = 0;
+  let next: DayJudgement | undefined;
   for (const day of [...closed].reverse()) {
+    if (next && daysBetween(day.date, next.date) >= absentFromDays) break;
+    next = day;
     if (day.state === "unreported") {
       unreported += 1;
-      if (unreported >= unreportedThatBreak) break;
+      if (unreported >= unreportedThatBreak || isPoor(day)) break;
     } else if (counts(day)) run.unshift(day);
     else break;
   }

@@ -3,13 +3,15 @@ import { dosePolicy } from "~/core/dose/dose-policy";
 import { heavySlowDays } from "~/core/dose/heavy-slow-calendar";
 import type { Harder } from "~/core/progression/harder";
 import type { DayJudgement } from "~/core/response/judge-day";
-import { addDays, daysBetween, elapsedDays, localDay } from "~/core/schedule/local-day";
+import { addDays, daysBetween, localDay } from "~/core/schedule/local-day";
 import { adherenceNeeded } from "~/core/response/lane-adherence";
 import { evidence, type Evidence } from "~/core/decision/record/evidence";
 import { after, type RecordView } from "~/core/decision/record/record-view";
-import { daysAway } from "./ease-cause";
-import { neededRun } from "~/core/decision/record/knob-history";
-import { dayConditions } from "./qualifying-day";
+import { daysAway } from "./absence";
+import { ceilings, effusionBars } from "./ceilings";
+import { neededDays } from "./due-days";
+import { rebaselineAfterDays } from "./ease-cause";
+import { dayConditions, isPoor, stateCodes } from "./qualifying-day";
 import { qualifyingRun } from "./qualifying-run";
 
 /** A reason against stepping up, with how many days away its end is at best. */
@@ -26,13 +28,9 @@ export interface StepCondition {
 
 const usualDaysBetweenSessions = 2;
 const notInSight = 1000;
-/** A dose that never steps has no nearer reason. */
+/** No reason is nearer: a dose that never steps, an open signal, weeks away. */
 const beforeAll = -1;
 const staleAfterDays = 7;
-const rebaselineAfterDays = 28;
-const meanMayRise = 1;
-/** Reasons that are a matter of the report, not of the work. */
-const stateCodes: ReadonlySet<string> = new Set(["report-missing", "open-day"]);
 
 /** Everything a step up asks for. Figures: common practice, the 2-for-2 rule from NSCA (recalled). */
 export const stepConditions: readonly StepCondition[] = [
@@ -48,7 +46,7 @@ export const stepConditions: readonly StepCondition[] = [
       when(
         daysAway(view) > rebaselineAfterDays,
         evidence("rebaseline", { days: daysAway(view) }),
-        notInSight,
+        beforeAll,
       ),
   },
   { code: "run", unmet: run },
@@ -86,30 +84,23 @@ export const stepConditions: readonly StepCondition[] = [
   {
     code: "flare-elsewhere",
     unmet: ({ input: { flare } }) =>
-      flare?.suspect === false
+      flare?.suspect === false && flare.answered !== true
         ? [{ evidence: evidence("flare-elsewhere", { names: flare.names }, flare.on), nearestDays: 2 }]
         : [],
   },
   {
-    code: "mean-rising",
-    unmet: ({ input: { weeklyMeanRise: rise } }) =>
-      rise === undefined
-        ? []
-        : when(rise > meanMayRise, evidence("mean-rising", { rise: Math.round(rise * 10) / 10 }), 7),
+    code: "ceiling",
+    unmet: (view) =>
+      [...ceilings(view), ...effusionBars(view)].map((found) => ({ evidence: found, nearestDays: 7 })),
   },
   { code: "answered", unmet: answered },
   { code: "next-knob", unmet: nextKnob },
 ];
 
-/** Qualifying days in a row that this item needs for its next step. */
-export function neededDays({ input, next }: RecordView): number {
-  return next.found === "change" ? neededRun(input.changes, next.change.knob) : neededRun([], "");
-}
-
 function run(view: RecordView): Unmet[] {
   if (view.allDays.length === 0) return [{ evidence: evidence("no-session"), nearestDays: 1 }];
-  const [{ have }, need] = [qualifyingRun(view), neededDays(view)];
-  if (have >= need) return [];
+  const [{ have, days }, need] = [qualifyingRun(view), neededDays(view)];
+  if (have >= need) return poorSince(view, days.at(-1)).flatMap((day) => whyNot(day, view, stateCodes));
   const reasons = view.days.slice(-need).flatMap((day) => whyNot(day, view));
   const missing = need - have;
   return [
@@ -118,10 +109,15 @@ function run(view: RecordView): Unmet[] {
   ];
 }
 
+/** Days after the last good one that nobody has reported on, whose work speaks against a step all the same. */
+function poorSince({ days }: RecordView, last: DayJudgement | undefined): DayJudgement[] {
+  return days.filter((day) => (last === undefined || day.date > last.date) && isPoor(day));
+}
+
 /** Why a day did not qualify, each reason by itself; a report may still come today. */
-function whyNot(day: DayJudgement, { input }: RecordView): Unmet[] {
+function whyNot(day: DayJudgement, { input }: RecordView, but: ReadonlySet<string> = new Set()): Unmet[] {
   return dayConditions
-    .filter(({ fails, silent }) => fails(day) && !silent?.(day, input))
+    .filter(({ code, fails, silent }) => !but.has(code) && fails(day) && !silent?.(day, input))
     .map(({ code, values }) => ({
       evidence: evidence(code, values?.(day, input) ?? {}, day.date),
       nearestDays: stateCodes.has(code) ? 0 : usualDaysBetweenSessions,
@@ -133,7 +129,7 @@ function answered(view: RecordView): Unmet[] {
   const { leftAsIsAt, zone } = view.input;
   const news = view.allDays.some(
     (day) =>
-      after(day.lastSessionAt, leftAsIsAt) || (day.reactionKnownAt && after(day.reactionKnownAt, leftAsIsAt)),
+      after(day.arrivedAt, leftAsIsAt) || (day.reactionKnownAt && after(day.reactionKnownAt, leftAsIsAt)),
   );
   if (leftAsIsAt === undefined || news) return [];
   return [
@@ -147,7 +143,7 @@ function answered(view: RecordView): Unmet[] {
 function recent(view: RecordView): Unmet[] {
   const last = view.allDays.at(-1);
   if (!last) return [];
-  const days = Math.floor(elapsedDays(last.lastSessionAt, view.input.now));
+  const days = daysBetween(last.date, view.today);
   return when(
     days > staleAfterDays && daysAway(view) <= rebaselineAfterDays,
     evidence("stale", { days, limit: staleAfterDays }),

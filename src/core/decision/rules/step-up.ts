@@ -2,7 +2,8 @@ import type { Finding } from "~/core/decision/record/decide-input";
 import { evidence, type Evidence } from "~/core/decision/record/evidence";
 import { withOpenDaysFine, type RecordView } from "~/core/decision/record/record-view";
 import { qualifyingRun } from "./qualifying-run";
-import { closesLane, neededDays, stepConditions } from "./step-condition";
+import { neededDays } from "./due-days";
+import { closesLane, stepConditions } from "./step-condition";
 
 /** Wait: the day that would complete a step up is still open. */
 export function wait(view: RecordView): Finding | null {

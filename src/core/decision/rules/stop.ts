@@ -19,7 +19,7 @@ export function stop({ input, allDays }: RecordView): Finding | null {
       change: { kind: "suspend", scope: signal.scope },
     };
   }
-  const pinch = allDays.find((d) => d.pinchGrade >= stoppingPinch && after(d.lastSessionAt, input.clearedAt));
+  const pinch = allDays.find((d) => d.pinchGrade >= stoppingPinch && after(d.arrivedAt, input.clearedAt));
   if (!pinch) return null;
   return {
     outcome: "stop",

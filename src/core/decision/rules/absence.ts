@@ -1,0 +1,37 @@
+import type { DayJudgement } from "~/core/response/judge-day";
+import { daysBetween, localDay } from "~/core/schedule/local-day";
+import { after, type RecordView } from "~/core/decision/record/record-view";
+import { goodSince } from "./due-days";
+
+/** Away for so many days is an absence (common practice). */
+export const absentFromDays = 8;
+
+/**
+ * Local days between a training day and the next, or today: counted from a change of the prescription that lies between.
+ *
+ * @param until the later day; today when left out
+ */
+export function gapAfter(day: DayJudgement, { input, today }: RecordView, until: string = today): number {
+  const prescribedOn = localDay(input.prescribedAt, input.zone);
+  const from = prescribedOn > day.date && prescribedOn <= until ? prescribedOn : day.date;
+  return daysBetween(from, until);
+}
+
+/**
+ * Days away that still count: since the last session; or, where somebody came back after eight days or more, the days before
+ * that return, until it is answered or a full run of good days has followed. 0 without any session.
+ */
+export function daysAway(view: RecordView): number {
+  const { allDays, input } = view;
+  const last = allDays.at(-1);
+  if (!last) return 0;
+  const now = gapAfter(last, view);
+  if (now >= absentFromDays) return now;
+  for (let i = allDays.length - 1; i > 0; i -= 1) {
+    const [before, back] = [allDays[i - 1], allDays[i]];
+    if (!before || !back || !after(back.arrivedAt, input.answeredAt)) break;
+    const gap = gapAfter(before, view, back.date);
+    if (gap >= absentFromDays) return goodSince(view, i) ? now : gap;
+  }
+  return now;
+}

@@ -1,0 +1,33 @@
+import type { DayJudgement } from "~/core/response/judge-day";
+import { after, type RecordView } from "~/core/decision/record/record-view";
+import { neededRun } from "~/core/decision/record/knob-history";
+import { dayQualifies } from "./qualifying-day";
+
+/** Qualifying days in a row that this item needs for its next step. */
+export function neededDays({ input, next }: RecordView): number {
+  return next.found === "change" ? neededRun(input.changes, next.change.knob) : neededRun([], "");
+}
+
+const isGood = (day: DayJudgement) => dayQualifies(day, { withHoldBand: false });
+
+/** Whether a full run of good closed days stands from the i-th day on. */
+export function goodSince(view: RecordView, i: number): boolean {
+  return view.allDays.slice(i).filter(isGood).length >= neededDays(view);
+}
+
+/**
+ * Days whose bad news is still due, the latest first: what reached the record after the last answer, and has not been followed by
+ * a full run of good closed days.
+ */
+export function dueDays(view: RecordView): DayJudgement[] {
+  const { allDays, input } = view;
+  const need = neededDays(view);
+  const due: DayJudgement[] = [];
+  let good = 0;
+  for (const day of [...allDays].reverse()) {
+    if (good >= need) break;
+    if (after(day.arrivedAt, input.answeredAt)) due.push(day);
+    if (isGood(day)) good += 1;
+  }
+  return due;
+}

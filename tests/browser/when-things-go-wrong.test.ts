@@ -63,7 +63,7 @@ describe("when things go wrong", () => {
     await page.getByRole("button", { name: "Record the session" }).click();
     await page.getByRole("alert").waitFor();
     expect(await page.getByRole("alert").innerText()).toMatch(
-      /Ball squeeze, Set 1, forceN must be less than 5000/,
+      /Ball squeeze, Set 1, Force must be less than 5000/,
     );
     expect(await page.getByLabel("Force").inputValue()).toBe("5000");
     expect(at.person.complaints.splice(0).every((complaint) => complaint.includes("422"))).toBe(true);

@@ -1,0 +1,18 @@
+import { decide } from "~/core/decision/decide";
+import type { DecideInput } from "~/core/decision/record/decide-input";
+import type { SetRecord, TrainingDay } from "~/core/response/session-record";
+import { day, reps, stepUpInput, type DayOptions } from "./decide-input";
+
+/** Days of a side step-up at 10 cm, 3 × 8–12, left side, monitored, prescribed on 3 March 2026, and what is said of them. */
+export const top = (date: number, options: DayOptions = {}, more: Partial<SetRecord> = {}) =>
+  day(date, reps([12, 12, 12], more), options);
+export const poor = (date: number, options: DayOptions = {}) => day(date, reps([9, 9, 9]), options);
+export const arrived = (worked: TrainingDay, receivedAt: string): TrainingDay => ({ ...worked, receivedAt });
+export const at = (now: string, trainingDays: TrainingDay[], over: Partial<DecideInput> = {}) =>
+  decide(stepUpInput({ now, trainingDays, ...over }));
+export const said = (...input: Parameters<typeof at>) => {
+  const { outcome, rule } = at(...input);
+  return `${outcome}: ${rule}`;
+};
+export const two = [top(5), top(8)];
+export const codes = (...input: Parameters<typeof at>) => at(...input).evidence.map(({ code }) => code);

@@ -120,3 +120,12 @@ describe("both sides hurt", () => {
     expect(said(march(9, "10:00"), days)).toContain("hold");
   });
 });
+
+it("pain at the site counts when the other leg was working; soreness of that leg's muscle does not", () => {
+  const other = (painSite: "episode" | "muscle") => [
+    ...reps([12, 12, 12]),
+    ...reps([12], { side: "right", painDuring: 7, painSite }),
+  ];
+  expect(said(march(9, "10:00"), [day(8, other("episode"))])).toBe("ease: ease-pain-at-depth");
+  expect(said(march(9, "10:00"), [day(8, other("muscle"))])).toContain("hold");
+});

@@ -133,7 +133,7 @@ describe("step up asks for", () => {
     expect(rule({ trainingDays: [good(5), day(8, reps([12, 12]))] })).toBe("short-of-top");
   });
   it("the involved side only: sets of the other leg do not decide", () => {
-    const other = reps([4, 4, 4], { side: "right", painDuring: 9 });
+    const other = reps([4, 4, 4], { side: "right", painDuring: 9, painSite: "muscle" });
     expect(rule({ trainingDays: [good(5), day(8, [...reps([12, 12, 12]), ...other])] })).toBe("step-up");
     expect(rule({ trainingDays: [good(5), day(8, other)] })).not.toBe("step-up");
   });

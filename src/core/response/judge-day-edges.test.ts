@@ -22,7 +22,8 @@ describe("which sets decide", () => {
   it("those of the injured side, and those of both legs together", () => {
     expect(judge(day(8, [...three({ effort: 6 }), ...right({ effort: 9, painDuring: 8 })]))).toMatchObject({
       effort: 6,
-      painDuring: 0,
+      // Pain at the site counts whichever leg was working.
+      painDuring: 8,
     });
     expect(judge(day(8, three({ side: "both", painDuring: 4 }))).painDuring).toBe(4);
     expect(

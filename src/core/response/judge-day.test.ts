@@ -70,7 +70,7 @@ describe("judging a day", () => {
       painDuring: 4,
       during: "hold",
     });
-    expect(judge(day(8, sets))).toMatchObject({ atTop: true, painDuring: 0 });
+    expect(judge(day(8, sets))).toMatchObject({ atTop: true, painDuring: 4 });
     expect(judge(day(8, reps([12, 12, 12])), { involvedSide: "both" }).atTop).toBe(false);
   });
   it("swelling is in the ease band whatever the pain", () => {

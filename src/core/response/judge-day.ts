@@ -23,7 +23,7 @@ export interface DayJudgement {
   readonly during: DuringBand;
   readonly nextDay: NextDayBand;
   readonly painBefore: number;
-  /** Worst pain of the involved side's sets that counts for the school. */
+  /** Worst pain that counts for the school: of the involved side's sets, and at the episode's site in any. */
   readonly painDuring: number;
   readonly painNextDay: number | null;
   readonly swellingMore: boolean;
@@ -78,7 +78,9 @@ export function judgeDay(day: TrainingDay, context: DayContext): DayJudgement {
   const state = trainingDayState(day, context.now);
   const report = countedReport(day, state, context);
   const lasting = (report?.settledHours ?? 0) > muscleSorenessSettlesHours;
-  const painDuring = Math.max(0, ...sets.map((set) => countedPain(set, lasting)));
+  // Pain at the site counts whichever leg was working; soreness of a muscle is of the leg that worked.
+  const atSite = others.filter(({ painSite }) => painSite === "episode");
+  const painDuring = Math.max(0, ...[...sets, ...atSite].map((set) => countedPain(set, lasting)));
   const pain = painResponse({
     school: context.school,
     painBefore: day.painBefore,

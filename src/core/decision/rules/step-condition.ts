@@ -43,11 +43,7 @@ export const stepConditions: readonly StepCondition[] = [
   {
     code: "rebaseline",
     unmet: (view) =>
-      when(
-        daysAway(view) > rebaselineAfterDays,
-        evidence("rebaseline", { days: daysAway(view) }),
-        beforeAll,
-      ),
+      when(daysAway(view) > rebaselineAfterDays, evidence("rebaseline", { days: daysAway(view) }), beforeAll),
   },
   { code: "run", unmet: run },
   { code: "recent", unmet: recent },

@@ -1,6 +1,7 @@
 import type { DecideInput, FlareTrace } from "~/core/decision/record/decide-input";
 import { flareSuspects, type FlareSuspect } from "~/core/decision/flare-suspects";
 import { after } from "~/core/decision/record/record-view";
+import { fineDaysThatEnd } from "~/core/decision/rules/ease-cause";
 import { judgedDays } from "~/core/decision/record/judged-days";
 import type { DayJudgement } from "~/core/response/judge-day";
 import type { CaseDay } from "~/core/case/case-days";
@@ -58,8 +59,6 @@ export function flareTrace(
       : { suspect: false, on: day.date, names, ...(answered ? { answered } : {}) };
   };
 }
-
-const fineDaysThatEnd = 3;
 
 /** The latest day that ended in a reaction, unless three fine days have followed it. */
 function latestReaction(days: readonly CaseDay[], items: readonly JudgedItem[]): { day: CaseDay } | null {

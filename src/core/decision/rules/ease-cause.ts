@@ -90,7 +90,7 @@ function flare(view: RecordView): Evidence | null {
 }
 
 /** Fine closed days after which a reaction is over, though nobody answered it (common practice). */
-const fineDaysThatEnd = 3;
+export const fineDaysThatEnd = 3;
 
 /** The day, if any, whose reaction is in the ease band and has neither been answered nor been followed by three fine days. */
 export function flareDay({ allDays, input }: RecordView): DayJudgement | null {

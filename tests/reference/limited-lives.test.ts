@@ -72,10 +72,10 @@ describe("lived records with operations in them", () => {
           expect(broken(change.prescription)?.says ?? null).toBeNull();
         }
       }),
-      { numRuns: 150, seed: 21 },
+      { numRuns: 100, seed: 21 },
     );
-    expect(judged).toBeGreaterThan(60);
-    expect(barred).toBeGreaterThan(60);
+    expect(judged).toBeGreaterThan(40);
+    expect(barred).toBeGreaterThan(40);
   });
 });
 

@@ -5,7 +5,7 @@ import { reviewCase } from "~/core/review/review-case";
 import type { CaseFile } from "~/core/case/case-file";
 import type { TurnedChange } from "~/core/progression/change";
 import { effortTarget } from "~/core/dose/effort-target";
-import { bridge } from "~/catalogue/exercises/posterior-chain";
+import { bridge } from "~/catalogue/exercises/bridges";
 import {
   day,
   exerciseWith,

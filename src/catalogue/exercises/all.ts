@@ -2,16 +2,25 @@ import type { Exercise } from "~/core/exercise/exercise";
 import { adductorExercises } from "./adductors";
 import { withAsks } from "./asks";
 import { backRangeExercises } from "./back-range";
-import { balanceAndCalfExercises } from "./balance-and-calf";
+import { balanceExercises } from "./balance";
+import { calfExercises } from "./calf";
 import { hamstringExercises } from "./hamstrings";
-import { hipAbductorExercises } from "./hip-abductors";
+import { lyingAbductorExercises } from "./lying-abductors";
+import { standingAbductorExercises } from "./standing-abductors";
 import { hipRotatorExercises } from "./hip-rotators";
+import { hipFlexorExercises } from "./hip-flexors";
+import { glutealExercises } from "./gluteals";
 import { kneeExtensorExercises } from "./knee-extensors";
+import { kneeExtensionExercises } from "./knee-extension";
 import { landingExercises } from "./landing";
-import { posteriorChainExercises } from "./posterior-chain";
+import { hopExercises } from "./hops";
+import { hingeExercises } from "./hinges";
+import { bridgeExercises } from "./bridges";
 import { rangeExercises } from "./range";
+import { stretchExercises } from "./stretches";
 import { runningExercises } from "./running";
 import { singleLegExercises } from "./single-leg";
+import { stepExercises } from "./steps";
 import { squatExercises } from "./squats";
 import { trunkExercises } from "./trunk";
 import { upperBodyExercises } from "./upper-body";
@@ -19,18 +28,27 @@ import { upperBodyExercises } from "./upper-body";
 /** The exercises a new clinic starts with. */
 export const startingExercises: readonly Exercise[] = [
   ...rangeExercises,
+  ...stretchExercises,
   ...backRangeExercises,
   ...kneeExtensorExercises,
+  ...kneeExtensionExercises,
   ...squatExercises,
   ...singleLegExercises,
-  ...posteriorChainExercises,
+  ...stepExercises,
+  ...hingeExercises,
+  ...bridgeExercises,
   ...hamstringExercises,
   ...adductorExercises,
-  ...hipAbductorExercises,
+  ...lyingAbductorExercises,
+  ...standingAbductorExercises,
   ...hipRotatorExercises,
+  ...hipFlexorExercises,
+  ...glutealExercises,
   ...trunkExercises,
-  ...balanceAndCalfExercises,
+  ...balanceExercises,
+  ...calfExercises,
   ...landingExercises,
+  ...hopExercises,
   ...runningExercises,
   ...upperBodyExercises,
 ].map(withAsks);

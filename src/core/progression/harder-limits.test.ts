@@ -2,7 +2,7 @@ import { bookFor } from "~/catalogue/demands/book";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { adductorSlide, ballSqueeze } from "~/catalogue/exercises/adductors";
-import { hinge } from "~/catalogue/exercises/posterior-chain";
+import { hinge } from "~/catalogue/exercises/hinges";
 import { squat } from "~/catalogue/exercises/squats";
 import { firstPrescription, variantOf, type Exercise } from "~/core/exercise/exercise";
 import { harder } from "./harder";

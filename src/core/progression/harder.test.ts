@@ -2,7 +2,7 @@ import { bookFor } from "~/catalogue/demands/book";
 import { describe, expect, it } from "vitest";
 import { startingExercises } from "~/catalogue/exercises/all";
 import { adductorSlide, ballSqueeze } from "~/catalogue/exercises/adductors";
-import { hinge } from "~/catalogue/exercises/posterior-chain";
+import { hinge } from "~/catalogue/exercises/hinges";
 import { alternatives } from "./alternatives";
 import { easier, easierVariant } from "./easier";
 import { firstPrescription, variantOf, type Exercise } from "~/core/exercise/exercise";

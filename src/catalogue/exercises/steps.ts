@@ -1,0 +1,257 @@
+import type { Exercise } from "~/core/exercise/exercise";
+import { commonPractice, recalled } from "../source";
+import { dose, from, ladder, load, loads, progression } from "./compose";
+import { bounces, drops, hipHike, kneeIn, pelvisDrops, pelvisTurns, pushOff } from "./faults";
+
+const ayotte = (meanPercent: number, sdPercent: number) => ({
+  muscle: "gluteus-maximus" as const,
+  meanPercent,
+  sdPercent,
+  source: recalled("Ayotte 2007"),
+  leftOut: "five single-leg weight-bearing exercises of healthy adults; no load, no patients",
+});
+
+export const sideStepUp: Exercise = {
+  id: "side-step-up",
+  name: "Side step-up",
+  family: "step-up",
+  lane: "knee-extensors",
+  alsoTrains: ["hip-abductors"],
+  muscles: ["quadriceps", "gluteus-medius", "gluteus-maximus"],
+  regions: ["knee", "hip"],
+  loads: loads("moderate", "moderate", "low"),
+  sides: "each-side",
+  effort: "moderate",
+  feltIn: "front of the thigh and side of the hip of the leg on the step",
+  notFeltIn: "behind the kneecap",
+  cues: [
+    "The upper leg does all the lifting",
+    "Tap the heel, do not land on it",
+    "Lean forward for the hip, stay upright for the thigh",
+  ],
+  faults: [pushOff, kneeIn, hipHike, bounces],
+  safety: "Step that cannot slide; a rail or wall beside.",
+  forbiddenBy: [],
+  activation: [ayotte(56, 29)],
+  leadsTo: ["front-step-up", "touch-down"],
+  variants: progression(
+    {
+      settings: {
+        contraction: "concentric-eccentric",
+        laterality: "single",
+        support: "one-hand",
+        "step-height": 10,
+        "load-place": "none",
+      },
+      dose: dose("strength"),
+      turns: [ladder("step-height", 5, 10, 15, 20)],
+      position: "standing",
+      kit: ["step"],
+      phase: "compound",
+      arcs: { knee: [0, 60], hip: [0, 60] },
+    },
+    [
+      { id: "side-step-up-held", name: "Side step-up, one hand held" },
+      {
+        id: "side-step-up-free",
+        name: "Side step-up, free",
+        turn: ["support", "none"],
+        turns: [ladder("step-height", 5, 10, 15, 20, 25)],
+      },
+      {
+        id: "side-step-up-loaded",
+        name: "Side step-up, dumbbells",
+        turn: ["load-place", "hands"],
+        kit: ["step", "dumbbells"],
+        dose: dose("strength", { loadKg: 4 }),
+        turns: [ladder("step-height", 5, 10, 15, 20, 25), load("dumbbells", 40, 2)],
+      },
+    ],
+  ),
+  source: commonPractice,
+};
+
+export const frontStepUp: Exercise = {
+  id: "front-step-up",
+  name: "Front step-up",
+  family: "step-up",
+  lane: "hip-extensors",
+  alsoTrains: ["knee-extensors"],
+  muscles: ["gluteus-maximus", "quadriceps"],
+  regions: ["hip", "knee"],
+  loads: loads("moderate", "moderate", "low"),
+  sides: "each-side",
+  effort: "moderate",
+  feltIn: "buttock and thigh of the leg on the step",
+  cues: [
+    "Trailing toe lifted, so that it cannot push",
+    "Lean from the hip over the upper foot",
+    "Down as slowly as up",
+  ],
+  faults: [pushOff, kneeIn, hipHike, drops],
+  safety: "Step that cannot slide; a rail or wall beside.",
+  forbiddenBy: [],
+  activation: [{ ...ayotte(74, 43), variantId: "front-step-up-free" }],
+  variants: progression(
+    {
+      settings: {
+        contraction: "concentric-eccentric",
+        laterality: "single",
+        support: "one-hand",
+        "step-height": 15,
+        trunk: "upright",
+        "load-place": "none",
+      },
+      dose: dose("strength"),
+      turns: [ladder("step-height", 10, 15, 20, 25)],
+      position: "standing",
+      kit: ["step"],
+      phase: "compound",
+      arcs: { knee: [0, 70], hip: [0, 70] },
+    },
+    [
+      { id: "front-step-up-held", name: "One hand held" },
+      {
+        id: "front-step-up-free",
+        name: "Free",
+        turn: ["support", "none"],
+        turns: [ladder("step-height", 10, 15, 20, 25, 30)],
+      },
+      {
+        id: "front-step-up-leaning",
+        name: "Free, trunk leaning forward",
+        turn: ["trunk", "leaning"],
+        arcs: { knee: [0, 75], hip: [0, 95] },
+      },
+      {
+        id: "front-step-up-loaded",
+        name: "Leaning, dumbbells",
+        turn: ["load-place", "hands"],
+        kit: ["step", "dumbbells"],
+        dose: dose("strength", { loadKg: 6 }),
+        turns: [ladder("step-height", 10, 15, 20, 25, 30), load("dumbbells", 48, 2)],
+      },
+    ],
+  ),
+  source: commonPractice,
+};
+
+export const backStepUp: Exercise = {
+  id: "back-step-up",
+  name: "Backward step-up",
+  family: "step-up",
+  lane: "knee-extensors",
+  alsoTrains: ["hip-extensors", "balance"],
+  muscles: ["quadriceps", "gluteus-maximus"],
+  regions: ["knee", "hip"],
+  loads: loads("moderate", "moderate", "low"),
+  sides: "each-side",
+  effort: "moderate",
+  feltIn: "thigh and buttock of the leg on the step",
+  cues: [
+    "Foot reaches back onto the step, then the whole body over it",
+    "The lower leg leaves the floor toes last",
+  ],
+  faults: [pushOff, kneeIn, hipHike],
+  safety: "Step that cannot slide; a rail or wall beside.",
+  forbiddenBy: [],
+  activation: [{ ...ayotte(59, 35), variantId: "back-step-up-free" }],
+  variants: progression(
+    {
+      settings: {
+        contraction: "concentric-eccentric",
+        laterality: "single",
+        support: "two-hands",
+        "step-height": 10,
+        "load-place": "none",
+      },
+      dose: dose("strength", { reps: from(8, 10) }),
+      turns: [ladder("step-height", 5, 10, 15, 20)],
+      position: "standing",
+      kit: ["step"],
+      phase: "compound",
+      arcs: { knee: [0, 65], hip: [0, 60] },
+    },
+    [
+      { id: "back-step-up-held", name: "Both hands held" },
+      { id: "back-step-up-free", name: "Free", turn: ["support", "none"] },
+      {
+        id: "back-step-up-loaded",
+        name: "Dumbbells",
+        turn: ["load-place", "hands"],
+        kit: ["step", "dumbbells"],
+        dose: dose("strength", { loadKg: 4 }),
+        turns: [ladder("step-height", 5, 10, 15, 20), load("dumbbells", 30, 2)],
+      },
+    ],
+  ),
+  source: commonPractice,
+};
+
+export const touchDown: Exercise = {
+  id: "touch-down",
+  name: "Touch-down from a step",
+  family: "touch-down",
+  lane: "knee-extensors",
+  alsoTrains: ["hip-abductors", "balance"],
+  muscles: ["quadriceps", "gluteus-medius", "gluteus-maximus"],
+  regions: ["knee", "hip"],
+  loads: loads("high", "moderate", "low"),
+  sides: "each-side",
+  effort: "hard",
+  feltIn: "thigh and side of the hip of the leg on the step",
+  notFeltIn: "behind the kneecap",
+  cues: [
+    "Lower the other heel slowly to the floor",
+    "Touch lightly and return",
+    "Keep the belt facing ahead",
+  ],
+  faults: [pelvisTurns, kneeIn, pelvisDrops, drops],
+  safety: "A stick held across the pelvis shows turning; a wall beside.",
+  forbiddenBy: [],
+  leadsTo: ["step-off-and-stick"],
+  variants: progression(
+    {
+      settings: {
+        contraction: "eccentric-only",
+        laterality: "single",
+        support: "one-hand",
+        "step-height": 10,
+        "load-place": "none",
+      },
+      dose: dose("strength", { sets: 2, reps: from(6, 10), tempo: "3-0-1-0" }),
+      turns: [ladder("step-height", 5, 10, 15, 20)],
+      position: "standing",
+      kit: ["step"],
+      phase: "compound",
+      arcs: { knee: [0, 60], hip: [0, 50] },
+    },
+    [
+      { id: "touch-down-lowered", name: "Lowered only, one hand held" },
+      {
+        id: "touch-down-held",
+        name: "Down and up, one hand held",
+        turn: ["contraction", "concentric-eccentric"],
+        dose: dose("strength-hypertrophy", { sets: 2, tempo: "3-0-1-0" }),
+      },
+      {
+        id: "touch-down-free",
+        name: "Down and up, free",
+        turn: ["support", "none"],
+        turns: [ladder("step-height", 5, 10, 15, 20, 25, 30)],
+        arcs: { knee: [0, 75], hip: [0, 65] },
+      },
+      {
+        id: "touch-down-loaded",
+        name: "Down and up, dumbbells",
+        turn: ["load-place", "hands"],
+        kit: ["step", "dumbbells"],
+        dose: dose("strength-hypertrophy", { loadKg: 4, tempo: "3-0-1-0" }),
+        turns: [ladder("step-height", 5, 10, 15, 20, 25, 30), load("dumbbells", 40, 2)],
+      },
+    ],
+  ),
+  source: commonPractice,
+};
+
+export const stepExercises = [sideStepUp, frontStepUp, backStepUp, touchDown];

@@ -2,7 +2,7 @@ import type { NextDayReport, TrainingDay } from "~/core/response/session-record"
 import { reportCountsHours } from "~/core/response/training-day-state";
 import { localDay } from "~/core/schedule/local-day";
 import type { CaseFile, CaseSession } from "./case-file";
-import { knownEffusions } from "./effusion";
+import { effusionsUp, type EffusionUp } from "./effusion";
 
 /** All that was done on one local date, whatever the items, and how the morning after was. */
 export interface CaseDay {
@@ -41,7 +41,8 @@ export function caseDays(file: CaseFile): CaseDay[] {
     if (!first || !last) return [];
     const reports = file.reports.filter((r) => r.trainingDate === date && seen(r.receivedAt));
     const report = reportThatCounts(reports, last.at);
-    const effusion = effusions.find((found) => dayOf(found, byDate, file.zone) === date);
+    // Of several before the next session the latest is news.
+    const effusion = effusions.findLast((found) => dayOf(found, byDate, file.zone) === date);
     return [
       {
         date,
@@ -60,12 +61,6 @@ export function caseDays(file: CaseFile): CaseDay[] {
 const latestOf = (instants: readonly string[]): string =>
   instants.reduce((a, b) => (Date.parse(b) > Date.parse(a) ? b : a));
 
-/** A grade higher than the one before: its date, and when it reached the record where that is known. */
-interface EffusionUp {
-  readonly on: string;
-  readonly knownAt?: string;
-}
-
 /**
  * The training day that a higher grade belongs to: that of its own date, unless it was found before that day's session; else
  * the last one before.
@@ -83,23 +78,6 @@ function dayOf(
     Date.parse(knownAt) < Date.parse(first.at);
   if (first && !isBefore) return on;
   return [...byDate.keys()].filter((date) => date < on).at(-1);
-}
-
-/** Days on which the effusion of an involved side was graded higher than the time before. */
-function effusionsUp(file: CaseFile): EffusionUp[] {
-  const grades = knownEffusions(file);
-  return grades
-    .filter(({ side, value }, i) => {
-      const before = grades
-        .slice(0, i)
-        .filter((grade) => grade.side === side)
-        .at(-1);
-      return before !== undefined && value > before.value;
-    })
-    .map(({ takenOn, recordedAt }) => ({
-      on: takenOn,
-      ...(recordedAt === undefined ? {} : { knownAt: recordedAt }),
-    }));
 }
 
 /** What one item's part of the training days was; days without it are left out. */

@@ -90,6 +90,11 @@ describe("the training day that a higher grade belongs to", () => {
   ])("%s", (_what, found, date, on) => {
     expect(of(found).filter(([, up]) => up !== null)).toEqual([[date, on]]);
   });
+  it("risen twice before the next session, the later rise is the news", () => {
+    const twice = [before, grade(1, "2026-03-09"), grade(2, "2026-03-12")];
+    const [, day] = caseDays(file(twice, days, "2026-03-20T10:00:00Z"));
+    expect(day?.effusionUpOn).toBe("2026-03-12");
+  });
   it("found before anything was trained it belongs to no day", () => {
     expect(of(grade(1, "2026-03-03")).every(([, up]) => up === null)).toBe(true);
   });

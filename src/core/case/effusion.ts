@@ -2,16 +2,37 @@ import { standingResults, type MeasureResult } from "~/core/measure/measure";
 import { localDay } from "~/core/schedule/local-day";
 import type { CaseFile } from "./case-file";
 
-export const effusionMeasure = "effusion";
+const effusionMeasure = "effusion";
 
 /** Grades of an involved side that are known at `asOf`, oldest first. */
-export function knownEffusions(file: CaseFile): MeasureResult[] {
+function knownEffusions(file: CaseFile): MeasureResult[] {
   const { involvedSide } = file.episode;
   const today = localDay(file.asOf, file.zone);
   return standingResults(file.results)
     .filter((r) => r.measure === effusionMeasure && (involvedSide === "both" || r.side === involvedSide))
-    .filter(({ takenOn, recordedAt }) => takenOn <= today && (recordedAt ?? "") <= file.asOf)
+    .filter(({ takenOn }) => takenOn <= today)
+    .filter(({ recordedAt }) => recordedAt === undefined || Date.parse(recordedAt) <= Date.parse(file.asOf))
     .sort((a, b) => a.takenOn.localeCompare(b.takenOn));
+}
+
+/** A grade higher than the one before: its date, and when it reached the record where that is known. */
+export interface EffusionUp {
+  readonly on: string;
+  readonly knownAt?: string;
+}
+
+/** Grades of an involved side that lie above the one before, oldest first. */
+export function effusionsUp(file: CaseFile): EffusionUp[] {
+  const grades = knownEffusions(file);
+  return grades
+    .filter(({ side, value }, i) => {
+      const before = grades.slice(0, i).findLast((grade) => grade.side === side);
+      return before !== undefined && value > before.value;
+    })
+    .map(({ takenOn, recordedAt }) => ({
+      on: takenOn,
+      ...(recordedAt === undefined ? {} : { knownAt: recordedAt }),
+    }));
 }
 
 /**

@@ -5,7 +5,6 @@ import type { DayJudgement } from "~/core/response/judge-day";
 import { judgedDays } from "~/core/decision/record/judged-days";
 import { notes } from "./notes";
 import type { EvidenceCode } from "./record/evidence";
-import { ceilings } from "./rules/ceilings";
 import { viewRecord, type RecordView } from "~/core/decision/record/record-view";
 import { beyondLimit } from "./rules/beyond-limit";
 import { ease } from "./rules/ease";
@@ -68,18 +67,13 @@ const asking: ReadonlySet<EvidenceCode> = new Set([
 function withNotes(finding: Finding, view: RecordView): Finding {
   if (finding.outcome === "stop") return finding;
   const said = new Set(finding.evidence.map(({ code }) => code));
-  const told = [
-    ...notes.flatMap((note) => {
-      const seen = note.seen(view);
-      return seen ? [{ seen, asks: note.asks }] : [];
-    }),
-    // A ceiling of the plan is told beside an ease as well.
-    ...ceilings(view).map((seen) => ({ seen, asks: true })),
-  ].filter(({ seen }) => !said.has(seen.code));
+  const told = notes
+    .flatMap(({ seen, asks }) => seen(view).map((piece) => ({ piece, asks })))
+    .filter(({ piece }) => !said.has(piece.code));
   const asks = told.some((note) => note.asks) || finding.evidence.some(({ code }) => asking.has(code));
   return {
     ...finding,
-    evidence: [...finding.evidence, ...told.map((note) => note.seen)],
+    evidence: [...finding.evidence, ...told.map(({ piece }) => piece)],
     ...(asks ? { review: true } : {}),
   };
 }

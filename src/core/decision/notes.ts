@@ -1,13 +1,14 @@
 import { daysBetween } from "~/core/schedule/local-day";
 import { evidence, type Evidence } from "~/core/decision/record/evidence";
 import { after, type RecordView } from "~/core/decision/record/record-view";
+import { ceilings } from "./rules/ceilings";
 import { lessRange, moreSupport } from "./rules/ease-remedy";
 
 /** Something to be told beside a proposal; it never alters the outcome. `asks`: a clinician should look. */
 export interface Note {
   readonly code: string;
   readonly asks: boolean;
-  readonly seen: (view: RecordView) => Evidence | null;
+  readonly seen: (view: RecordView) => readonly Evidence[];
 }
 
 const elsewhereFrom = 4;
@@ -19,10 +20,11 @@ export const notes: readonly Note[] = [
   { code: "pain-elsewhere", asks: true, seen: painElsewhere },
   { code: "other-side-short", asks: false, seen: otherSideShort },
   { code: "fear-exposure", asks: false, seen: fearExposure },
+  { code: "ceiling", asks: true, seen: ceilings },
 ];
 
 /** Pain away from the site of 4 or more on two days that nobody has answered yet. */
-function painElsewhere({ allDays, input, today }: RecordView): Evidence | null {
+function painElsewhere({ allDays, input, today }: RecordView): Evidence[] {
   const days = allDays.filter(
     (day) =>
       day.painElsewhere >= elsewhereFrom &&
@@ -30,22 +32,22 @@ function painElsewhere({ allDays, input, today }: RecordView): Evidence | null {
       after(day.arrivedAt, input.answeredAt),
   );
   const last = days.at(-1);
-  if (days.length < elsewhereDays || !last) return null;
-  return evidence("pain-elsewhere", { pain: last.painElsewhere, days: days.length }, last.date);
+  if (days.length < elsewhereDays || !last) return [];
+  return [evidence("pain-elsewhere", { pain: last.painElsewhere, days: days.length }, last.date)];
 }
 
 /** The other side matches the involved one; when it fails to reach the bottom twice running, that is said. */
-function otherSideShort({ days }: RecordView): Evidence | null {
+function otherSideShort({ days }: RecordView): Evidence[] {
   const lastTwo = days.slice(-2);
   const [first, last] = lastTwo;
-  if (lastTwo.length < 2 || !first || !last || !lastTwo.every((day) => day.otherSideBelowBottom)) return null;
-  return evidence("other-side-short", { first: first.date }, last.date);
+  if (lastTwo.length < 2 || !first || !last || !lastTwo.every((day) => day.otherSideBelowBottom)) return [];
+  return [evidence("other-side-short", { first: first.date }, last.date)];
 }
 
 /** Fear without pain is answered by exposure: the same work with more support, or through less range. */
-function fearExposure(view: RecordView): Evidence | null {
+function fearExposure(view: RecordView): Evidence[] {
   const last = view.days.at(-1);
-  if (!last?.fear || last.painDuring > 0) return null;
+  if (!last?.fear || last.painDuring > 0) return [];
   const change = moreSupport(view) ?? lessRange(view);
-  return change ? evidence("fear-exposure", { knob: change.knob, to: change.to }, last.date) : null;
+  return change ? [evidence("fear-exposure", { knob: change.knob, to: change.to }, last.date)] : [];
 }

@@ -3,9 +3,9 @@ import { dosePolicy } from "~/core/dose/dose-policy";
 import { effortTarget } from "~/core/dose/effort-target";
 import { knobByName } from "~/core/exercise/knob";
 import type { Prescription } from "~/core/exercise/prescription";
-import { localDay } from "~/core/schedule/local-day";
-import { instantOfLocal } from "~/core/schedule/local-time";
 import { cleanReps, markedInMostReps } from "./clean-reps";
+import { effusionKnownAt } from "./effusion-known-at";
+import { fallsBelow } from "./falls-below";
 import { painResponse, type DuringBand, type NextDayBand } from "./pain-response";
 import { painSchool, type PainSchoolCode } from "./pain-school";
 import type { NextDayReport, SetRecord, Side, TrainingDay } from "./session-record";
@@ -87,7 +87,7 @@ export function judgeDay(day: TrainingDay, context: DayContext): DayJudgement {
     painDuring,
     ...(report ? { painNextDay: nextDayPain(report, context.school) } : {}),
   });
-  const gradedAt = gradeKnownAt(day, context);
+  const gradedAt = effusionKnownAt(day, context);
   const effusionUp = gradedAt !== null;
   const effort = Math.max(0, ...sets.map((set) => set.effort));
   const cap = dosePolicy(context.dose.policy).effortCap;
@@ -131,27 +131,11 @@ function countedReport(
   state: TrainingDayState,
   { school, now }: DayContext,
 ): NextDayReport | undefined {
-  if (state === "reported" || !report || Date.parse(report.receivedAt) > Date.parse(now))
-    return state === "reported" ? report : undefined;
+  if (state === "reported") return report;
+  if (!report || Date.parse(report.receivedAt) > Date.parse(now)) return undefined;
   const painNextDay = nextDayPain(report, school);
   const { nextDay } = painResponse({ school, painBefore, painDuring: painBefore, painNextDay });
   return nextDay === "ease" || report.swelling === "more" ? report : undefined;
-}
-
-/**
- * From when a higher grade of effusion counts: its own date, all of it, or when it reached the record; null while it is still
- * to come.
- */
-function gradeKnownAt(
-  { effusionUpOn, effusionKnownAt, lastSessionAt }: TrainingDay,
-  { now, zone }: DayContext,
-): string | null {
-  if (effusionUpOn === undefined || effusionUpOn > localDay(now, zone)) return null;
-  if (effusionKnownAt !== undefined)
-    return Date.parse(effusionKnownAt) <= Date.parse(now) ? effusionKnownAt : null;
-  // A date without an hour: after the session it belongs to, and not before its own day.
-  const dayBegins = instantOfLocal(`${effusionUpOn}T00:00`, zone);
-  return Date.parse(dayBegins) > Date.parse(lastSessionAt) ? dayBegins : lastSessionAt;
 }
 
 /** The last set of each leg, or of both together. */
@@ -219,37 +203,4 @@ function reachesTop(set: SetRecord, { dose, maximumN }: DayContext): boolean {
   return done.every(
     ([value, wanted]) => value === undefined || wanted === undefined || value >= wanted - 1e-9,
   );
-}
-
-const enoughOfMinutes = 2 / 3;
-
-/**
- * Whether what was done of the sets done stays below the bottom of the range: clean repetitions, seconds, contacts added up;
- * newtons of an effort band likewise; minutes below two thirds. A set that fear ended is no sign of too much.
- */
-function fallsBelow(sets: readonly SetRecord[], context: DayContext): boolean {
-  const legs = [...new Set(sets.map(({ side }) => side))];
-  return legs.some((leg) =>
-    legFallsBelow(
-      sets.filter(({ side }) => side === leg),
-      context,
-    ),
-  );
-}
-
-function legFallsBelow(sets: readonly SetRecord[], { dose, maximumN }: DayContext): boolean {
-  if (sets.some((set) => set.limit?.kind === "fear")) return false;
-  const lowN = dose.effort && maximumN !== null ? effortTarget({ maximumN, ...dose.effort }).lowN : undefined;
-  const amounts: [(set: SetRecord) => number | undefined, number | undefined][] = [
-    [cleanReps, dose.reps?.bottom],
-    [(set) => set.holdSeconds ?? (dose.reps ? undefined : 0), dose.hold?.bottom],
-    [(set) => set.contacts ?? 0, dose.contacts?.bottom],
-    [(set) => set.minutes ?? 0, dose.minutes === undefined ? undefined : dose.minutes * enoughOfMinutes],
-    [(set) => set.forceN, lowN],
-  ];
-  return amounts.some(([of, bottom]) => {
-    const done = sets.flatMap((set) => of(set) ?? []);
-    if (bottom === undefined || done.length === 0) return false;
-    return done.reduce((sum, value) => sum + value, 0) < bottom * done.length - 1e-9;
-  });
 }

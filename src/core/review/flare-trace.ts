@@ -29,9 +29,8 @@ export function flareTrace(
   days: readonly CaseDay[],
   items: readonly JudgedItem[],
 ): ((itemId: string) => FlareTrace) | null {
-  const latest = latestReaction(days, items);
-  if (!latest) return null;
-  const { day } = latest;
+  const day = latestReaction(days, items);
+  if (!day) return null;
   const before = days[days.indexOf(day) - 2];
   const suspects =
     chosen(file, day.date, items) ??
@@ -45,9 +44,9 @@ export function flareTrace(
       { from: before?.lastSessionAt ?? null, to: day.lastSessionAt },
     );
   const suspected = items.filter(({ item }) => suspects.some(({ itemId }) => itemId === item.id));
-  const answered = suspected.every(({ input, days: judged }) => {
+  const answered = suspected.every(({ input: { answeredAt }, days: judged }) => {
     const known = judged.find((d) => d.date === day.date)?.reactionKnownAt;
-    return known !== undefined && known !== null && !after(known, input.answeredAt ?? day.lastSessionAt);
+    return answeredAt !== undefined && !!known && !after(known, answeredAt);
   });
   const names = suspects
     .map(({ itemId }) => items.find(({ item }) => item.id === itemId)?.input.exercise.name ?? "")
@@ -61,13 +60,13 @@ export function flareTrace(
 }
 
 /** The latest day that ended in a reaction, unless three fine days have followed it. */
-function latestReaction(days: readonly CaseDay[], items: readonly JudgedItem[]): { day: CaseDay } | null {
+function latestReaction(days: readonly CaseDay[], items: readonly JudgedItem[]): CaseDay | null {
   let fine = 0;
   for (const day of [...days].reverse()) {
     const known = items
       .flatMap((entry) => entry.days)
       .find((d) => d.date === day.date && d.nextDay !== "unknown");
-    if (known?.nextDay === "ease") return { day };
+    if (known?.nextDay === "ease") return day;
     if (known?.nextDay === "fine") fine += 1;
     if (fine >= fineDaysThatEnd) return null;
   }

@@ -5,13 +5,17 @@ import { goodSince } from "./due-days";
 
 /** Away for so many days is an absence (common practice). */
 export const absentFromDays = 8;
+/** From so many days away the absence comes before what was felt (common practice). */
+export const absenceFirstFromDays = 15;
+/** Beyond so many days away everything is measured again first (common practice). */
+export const rebaselineAfterDays = 28;
 
 /**
  * Local days between a training day and the next, or today: counted from a change of the prescription that lies between.
  *
  * @param until the later day; today when left out
  */
-export function gapAfter(day: DayJudgement, { input, today }: RecordView, until: string = today): number {
+function gapAfter(day: DayJudgement, { input, today }: RecordView, until: string = today): number {
   const prescribedOn = localDay(input.prescribedAt, input.zone);
   const from = prescribedOn > day.date && prescribedOn <= until ? prescribedOn : day.date;
   return daysBetween(from, until);

@@ -1,5 +1,5 @@
 import type { DayJudgement } from "~/core/response/judge-day";
-import { absentFromDays, daysAway } from "./absence";
+import { absenceFirstFromDays, absentFromDays, daysAway, rebaselineAfterDays } from "./absence";
 import { dueDays } from "./due-days";
 import type { EaseCauseCode } from "~/core/decision/record/decide-input";
 import { evidence, type Evidence } from "~/core/decision/record/evidence";
@@ -12,11 +12,6 @@ export interface EaseCause {
   readonly seen: (view: RecordView) => Evidence | null;
   readonly remedies: (view: RecordView) => readonly remedy.Remedy[];
 }
-
-/** Beyond so many days away everything is measured again first (common practice). */
-export const rebaselineAfterDays = 28;
-/** From so many days away the absence comes before what was felt (common practice). */
-export const absenceFirstFromDays = 15;
 
 const always =
   (...remedies: remedy.Remedy[]) =>

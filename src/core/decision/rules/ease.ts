@@ -2,8 +2,8 @@ import type { Change } from "~/core/progression/change";
 import type { Finding } from "~/core/decision/record/decide-input";
 import { evidence, type Evidence } from "~/core/decision/record/evidence";
 import type { RecordView } from "~/core/decision/record/record-view";
-import { daysAway } from "./absence";
-import { absenceFirstFromDays, easeCauses, rebaselineAfterDays, type EaseCause } from "./ease-cause";
+import { absenceFirstFromDays, daysAway, rebaselineAfterDays } from "./absence";
+import { easeCauses, type EaseCause } from "./ease-cause";
 import { easierVariantRemedy, oneSetFewer } from "./ease-remedy";
 
 /**

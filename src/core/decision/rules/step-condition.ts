@@ -7,10 +7,9 @@ import { addDays, daysBetween, localDay } from "~/core/schedule/local-day";
 import { adherenceNeeded } from "~/core/response/lane-adherence";
 import { evidence, type Evidence } from "~/core/decision/record/evidence";
 import { after, type RecordView } from "~/core/decision/record/record-view";
-import { daysAway } from "./absence";
+import { daysAway, rebaselineAfterDays } from "./absence";
 import { ceilings, effusionBars } from "./ceilings";
 import { neededDays } from "./due-days";
-import { rebaselineAfterDays } from "./ease-cause";
 import { dayConditions, isPoor, stateCodes } from "./qualifying-day";
 import { qualifyingRun } from "./qualifying-run";
 

@@ -38,7 +38,7 @@ describe("a baseline taken at intake", () => {
     expect(record.entries).toContainEqual(
       expect.objectContaining({
         kind: "stage",
-        reason: expect.stringContaining("The gate out of ‘Calm’ is open by what was measured."),
+        reason: expect.stringContaining("Gates open by what was measured: Calm."),
       }),
     );
     const visit = record.entries.find(({ kind }: { kind: string }) => kind === "measures");

@@ -11,7 +11,7 @@ import { firstDay, walking } from "~tests/harness/walk";
  * the plan and what is proposed keeps every limit in force, and asks nothing that their condition forbids.
  */
 const walk = walking();
-const book = bookOfBody({ heightM: null });
+const book = bookOfBody({});
 
 /** What the present plan asks of the body, exercise by exercise. */
 async function asked(id: string): Promise<Demand[]> {

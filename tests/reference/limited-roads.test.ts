@@ -2,12 +2,10 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { bookFor } from "~/catalogue/demands/book";
 import { startingExercises } from "~/catalogue/exercises/all";
-import { startingMeasures } from "~/catalogue/measures/all";
-import { pathwayByCode, startingPathways } from "~/catalogue/pathways/all";
+import { startingPathways } from "~/catalogue/pathways/all";
 import type { DrawnDemandOrWhy } from "~/core/demand/drawn-demand";
 import { firstPrescription, variantOf, type Exercise } from "~/core/exercise/exercise";
 import type { Prescription } from "~/core/exercise/prescription";
-import { placePatient } from "~/core/intake/place";
 import { brokenBy } from "~/core/limit/broken-by";
 import { obstacle } from "~/core/limit/obstacle";
 import { predicatesOf } from "~/core/limit/predicates-of";
@@ -16,6 +14,7 @@ import { alternatives } from "~/core/progression/alternatives";
 import { easier } from "~/core/progression/easier";
 import { harder } from "~/core/progression/harder";
 import { someIntake } from "~tests/builders/intake";
+import { placed } from "~tests/builders/placed";
 
 const today = "2026-03-10";
 const kept = new Map<string, DrawnDemandOrWhy>();
@@ -117,16 +116,7 @@ describe("whatever comes out breaks no limit in force", () => {
     const [, told] = books;
     if (!told) throw new Error("no book");
     for (const limit of limits) {
-      const { lanes } = placePatient({
-        book: told,
-        intake: someIntake(code, { limits: [limit] }),
-        pathway: pathwayByCode(code),
-        exercises: startingExercises,
-        measures: startingMeasures,
-        results: [],
-        known: [],
-        today,
-      });
+      const { lanes } = placed(someIntake(code, { limits: [limit] }), { book: told });
       for (const { chosen, alternatives: others } of lanes)
         for (const item of [...(chosen ? [chosen] : []), ...others]) {
           const exercise = startingExercises.find(({ id }) => id === item.exerciseId);

@@ -2,7 +2,7 @@ import { drawnHeights } from "~/core/pose/body-lengths";
 import type { MeasuredBody } from "~/core/case/measured-body";
 import {
   demandBook,
-  middleBuild,
+  usualMassKg,
   type AskedBody,
   type DemandBook,
   type KeptDrawings,
@@ -19,7 +19,7 @@ export const usualHeightM = 1.7;
  * the nearest that is.
  */
 export function bookOfBody(
-  { heightM: measured, massKg = null }: Pick<MeasuredBody, "heightM"> & Partial<MeasuredBody>,
+  { heightM: measured = null, massKg = null }: Partial<MeasuredBody>,
   kept?: KeptDrawings,
 ): DemandBook {
   const heightM = Math.min(drawnHeights.high, Math.max(drawnHeights.low, measured ?? usualHeightM));
@@ -28,7 +28,7 @@ export function bookOfBody(
 
 /** Kilograms of an adult of middle build, where nobody weighed them. */
 export const massOf = ({ heightM, massKg }: MeasuredBody): number =>
-  massKg ?? middleBuild * (heightM ?? usualHeightM) ** 2;
+  massKg ?? usualMassKg(heightM ?? usualHeightM);
 
 /**
  * What prescriptions ask of a body, by the catalogue's drawings. Versions of starting exercises that were stored before

@@ -33,8 +33,16 @@ export interface KeptDrawings {
   readonly set: (key: string, drawn: DrawnDemandOrWhy) => unknown;
 }
 
-/** Kilograms per square metre of height of an adult of middle build, taken where nobody weighed them (WHO's middle of the healthy range). */
-export const middleBuild = 22;
+const middleBuild = 22;
+
+/**
+ * Kilograms of an adult of middle build, taken where nobody weighed them: 22 for each square metre of height (WHO's middle of
+ * the healthy range).
+ *
+ * @param heightM metres
+ * @example usualMassKg(1.75) // 67.375
+ */
+export const usualMassKg = (heightM: number): number => middleBuild * heightM ** 2;
 
 /**
  * A book for one body.
@@ -44,7 +52,7 @@ export const middleBuild = 22;
  */
 export function demandBook(body: AskedBody, draws: Draws, kept: KeptDrawings = new Map()): DemandBook {
   const lengths = bodyLengths(body);
-  const massKg = body.massKg ?? middleBuild * body.heightM ** 2;
+  const massKg = body.massKg ?? usualMassKg(body.heightM);
   const size = `${body.heightM}/${body.shankM ?? ""}/${body.thighM ?? ""}`;
   const drawnOf = (exercise: Exercise, prescription: Prescription): DrawnDemandOrWhy => {
     const key = `${size}/${exercise.id}/${exercise.drawnLike ?? ""}/${JSON.stringify(prescription.settings)}`;

@@ -1,4 +1,4 @@
-import type { Criterion } from "./gate";
+import type { Criterion, Gate } from "./gate";
 
 /**
  * The measures that a criterion reads, by code.
@@ -17,3 +17,8 @@ export function measuresIn(criterion: Criterion): string[] {
       return [criterion.measure];
   }
 }
+
+/** Everything that a gate reads, each measure once. */
+export const measuresOfGate = (gate: Gate | undefined): string[] => [
+  ...new Set((gate?.criteria ?? []).flatMap(measuresIn)),
+];

@@ -1,18 +1,15 @@
 import { describe, expect, it } from "vitest";
-import { bookFor } from "~/catalogue/demands/book";
 import { startingExercises } from "~/catalogue/exercises/all";
 import { startingMeasures } from "~/catalogue/measures/all";
-import { pathwayByCode } from "~/catalogue/pathways/all";
 import type { MeasureResult } from "~/core/measure/measure";
 import { resultOf } from "~/core/measure/taken-result";
 import { someIntake } from "~tests/builders/intake";
+import { placed } from "~tests/builders/placed";
 import { lowAbility } from "./ability";
 import { baselineProblems, type Intake } from "./intake";
-import { placePatient } from "./place";
 
 const today = "2026-03-10";
 const measures = new Map(startingMeasures.map((measure) => [measure.code, measure]));
-const book = bookFor({ heightM: 1.75 }, new Map());
 const taken = (measure: string, value: number, side: "left" | "right" | "none" = "none") => ({
   measure,
   side,
@@ -82,17 +79,7 @@ describe("a baseline that cannot be", () => {
 });
 
 describe("what was measured places", () => {
-  const place = (intake: Intake, results: MeasureResult[]) =>
-    placePatient({
-      intake,
-      pathway: pathwayByCode(intake.pathway),
-      exercises: startingExercises,
-      measures: startingMeasures,
-      results,
-      known: [],
-      today,
-      book,
-    });
+  const place = (intake: Intake, results: MeasureResult[]) => placed(intake, { results });
 
   it("beyond every gate that it opens, and says which", () => {
     const { stage, reasons } = place(someIntake("kneecap-pain"), [

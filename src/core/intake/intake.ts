@@ -2,10 +2,10 @@ import { irritabilities } from "./irritability";
 import { stopSignalCodes } from "./stop-signal";
 import { Type, type Static } from "@sinclair/typebox";
 import { oneOf } from "~/core/schema/one-of";
-import { problemIf, type FieldProblem } from "~/core/schema/field-problem";
+import type { FieldProblem } from "~/core/schema/field-problem";
 import type { Measure } from "~/core/measure/measure";
 import { InvolvedSide } from "~/core/measure/side-value";
-import { takenProblems } from "~/core/measure/taken-problems";
+import { takenOnProblems, takenProblems } from "~/core/measure/taken-problems";
 import { TakenResult } from "~/core/measure/taken-result";
 import type { Pathway } from "~/core/pathway/pathway";
 import { BodyPosition } from "~/core/exercise/body";
@@ -154,8 +154,7 @@ export function intakeProblems(intake: Intake, pathway: Pathway | null, today: s
 }
 
 /**
- * What is wrong with a baseline: a day that cannot be, before the injury unless a value says that it is from before it, or
- * values that cannot be.
+ * What is wrong with a baseline: a day or values that cannot be.
  *
  * @param measures those that can be taken, by code
  * @param today local date of the clinic
@@ -166,18 +165,10 @@ export function baselineProblems(
   today: string,
 ): FieldProblem[] {
   if (!baseline) return [];
-  const { takenOn, results } = baseline;
-  const path = "/baseline/takenOn";
-  const isSince = results.some(({ occasion = "since-injury" }) => occasion === "since-injury");
+  const { bornOn } = person;
   return [
-    ...problemIf(takenOn > today, path, "lies in the future"),
-    ...problemIf(takenOn <= person.bornOn, path, "lies before this person was born"),
-    ...problemIf(
-      isSince && takenOn < onsetOn,
-      path,
-      `lies before the injury (${onsetOn}); mark such values as from before it`,
-    ),
-    ...takenProblems(results, measures, "/baseline/results"),
+    ...takenOnProblems(baseline, { today, bornOn, onsetOn }, "/baseline/takenOn"),
+    ...takenProblems(baseline.results, measures, "/baseline/results"),
   ];
 }
 

@@ -1,15 +1,13 @@
 import { describe, expect, it } from "vitest";
-import { bookFor } from "~/catalogue/demands/book";
 import { ballSqueeze } from "~/catalogue/exercises/adductors";
-import { startingMeasures } from "~/catalogue/measures/all";
 import { pathwayByCode } from "~/catalogue/pathways/all";
 import { dose, from } from "~/catalogue/exercises/compose";
 import type { Phase } from "~/core/exercise/body";
 import type { Exercise, Variant } from "~/core/exercise/exercise";
 import type { Pathway } from "~/core/pathway/pathway";
 import { someIntake } from "~tests/builders/intake";
+import { placed } from "~tests/builders/placed";
 import type { Intake } from "./intake";
-import { placePatient } from "./place";
 
 // A pathway of one lane, and exercises that differ in one thing each, so that every reason of a choice counts.
 const today = "2026-03-10";
@@ -53,16 +51,7 @@ function place(exercises: Exercise[], over: Partial<Intake> = {}, named = exerci
     ],
   };
   const intake = someIntake("groin-strain", { onsetOn: today, ...over });
-  return placePatient({
-    intake,
-    pathway,
-    exercises,
-    measures: startingMeasures,
-    results: [],
-    known: [],
-    today,
-    book: bookFor({ heightM: 1.75 }),
-  });
+  return placed(intake, { pathway, exercises });
 }
 const laneOf = (...input: Parameters<typeof place>) => {
   const [lane] = place(...input).lanes;
@@ -178,8 +167,7 @@ describe("the minutes of a day", () => {
     const [first] = groin.stages;
     if (!first) throw new Error("no stage");
     const calf = work("calf-work", 2);
-    const both = placePatient({
-      intake: someIntake("groin-strain", { onsetOn: today, minutesPerDay: 9 }),
+    const both = placed(someIntake("groin-strain", { onsetOn: today, minutesPerDay: 9 }), {
       pathway: {
         ...groin,
         stages: [
@@ -195,11 +183,6 @@ describe("the minutes of a day", () => {
         ],
       },
       exercises: [{ ...calf, lane: "calf" }, work("long", 6)],
-      measures: startingMeasures,
-      results: [],
-      known: [],
-      today,
-      book: bookFor({ heightM: 1.75 }),
     });
     const sets = both.lanes.map(({ chosen }) => chosen?.prescription.dose.sets ?? 0);
     expect(sets[0]).toBe(2);

@@ -1,30 +1,19 @@
-import { bookFor } from "~/catalogue/demands/book";
 import { describe, expect, it } from "vitest";
 import { startingExercises } from "~/catalogue/exercises/all";
-import { startingMeasures } from "~/catalogue/measures/all";
 import { pathwayByCode, startingPathways } from "~/catalogue/pathways/all";
 import type { MeasureResult } from "~/core/measure/measure";
 import { bareHome, fullGym } from "~/core/exercise/kit";
 import { obstacle } from "~/core/limit/obstacle";
 import { variantOf } from "~/core/exercise/exercise";
 import { someIntake } from "~tests/builders/intake";
+import { placed, placedBody } from "~tests/builders/placed";
 import { intakeProblems, personalLimits, type Intake } from "./intake";
-import { placePatient } from "./place";
 import { mostUrgent, stopSignals } from "./stop-signal";
 
 const today = "2026-03-10";
-const book = bookFor({ heightM: 1.75 }, new Map());
+const book = placedBody;
 const place = (intake: Intake, results: MeasureResult[] = [], on = today) =>
-  placePatient({
-    intake,
-    pathway: pathwayByCode(intake.pathway),
-    exercises: startingExercises,
-    measures: startingMeasures,
-    results,
-    known: [],
-    today: on,
-    book,
-  });
+  placed(intake, { results, today: on });
 
 describe.each(startingPathways.map((p) => p.code))("%s", (code) => {
   it.each([

@@ -1,4 +1,4 @@
-import type { FieldProblem } from "~/core/schema/field-problem";
+import { problemIf, type FieldProblem } from "~/core/schema/field-problem";
 import type { Measure } from "./measure";
 import { checkValue, type EntryFault } from "./parse-entry";
 import type { TakenResult } from "./taken-result";
@@ -11,6 +11,34 @@ const faultWords: Record<EntryFault, (measure: Measure) => string> = {
   "too-high": ({ plausible }) => `is above ${plausible.high}, which cannot be`,
   "unknown-unit": () => "is in a unit that this measure does not take",
 };
+
+/** What the day of a visit is held against, local dates. */
+interface Days {
+  readonly today: string;
+  readonly bornOn: string;
+  readonly onsetOn: string;
+}
+
+/**
+ * What is wrong with the day on which results were taken: to come, before birth, or before the injury unless a value says that
+ * it is from before it.
+ *
+ * @param path where the date stands, for messages
+ */
+export function takenOnProblems(
+  { takenOn, results }: { readonly takenOn: string; readonly results: readonly TakenResult[] },
+  { today, bornOn, onsetOn }: Days,
+  path: string,
+): FieldProblem[] {
+  const isSince = results.some(({ occasion = "since-injury" }) => occasion === "since-injury");
+  if (takenOn > today) return [{ path, problem: "lies in the future" }];
+  if (takenOn <= bornOn) return [{ path, problem: "lies before this person was born" }];
+  return problemIf(
+    isSince && takenOn < onsetOn,
+    path,
+    `lies before the injury (${onsetOn}); mark such values as from before it`,
+  );
+}
 
 /**
  * What is wrong with results as they were taken: a measure nobody knows, the wrong side, a measure twice on one side, a value

@@ -2,7 +2,7 @@ import { useState } from "react";
 import { useFormContext } from "react-hook-form";
 import type { Measure } from "~/core/measure/measure";
 import EntryGrid from "~/islands/measures/EntryGrid";
-import { draftFaults, emptyRow, type RowEntry } from "~/islands/measures/entry-draft";
+import { draftFaults, sayFaults, type RowEntry } from "~/islands/measures/entry-draft";
 import { t } from "~/messages/say";
 import { TextField } from "./Fields";
 import { bodyMeasures, type PathwayChoice } from "./choices";
@@ -21,6 +21,7 @@ export default function BaselineSection({ pathway, measures }: Props) {
   const [all, setAll] = useState(false);
   const rows = watch("baselineRows");
   const side = watch("involvedSide");
+  const isLimited = watch("surgeryOn") !== "" || watch("limits").length > 0;
   const stages = pathway.stages.filter((stage) => !(stage.beforeSurgery && watch("surgeryOn") !== ""));
   const ofFirst = stages.slice(0, gatesFirst).flatMap((stage) => stage.measures);
   const ofAll = stages.flatMap((stage) => stage.measures);
@@ -45,18 +46,16 @@ export default function BaselineSection({ pathway, measures }: Props) {
           </button>
         )}
       </div>
+      {isLimited && <p className="text-warning mb-2 text-sm font-medium">{t("intake.baselineLimits")}</p>}
       <EntryGrid
         view={{ involvedSide: side || "both", status: [], barred: [] }}
         measures={measures}
-        draft={{ codes }}
-        rowOf={(code) => rows[code] ?? emptyRow(measures.get(code) as never)}
+        draft={{ codes, rows }}
         onRow={change}
       />
       {faults.length > 0 && (
         <p className="text-error mt-1 text-sm font-medium" role="alert">
-          {t("measures.lookAgain", {
-            names: faults.map((code) => measures.get(code)?.name ?? code).join(", "),
-          })}
+          {sayFaults(faults, measures)}
         </p>
       )}
     </fieldset>

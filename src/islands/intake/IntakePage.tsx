@@ -7,7 +7,7 @@ import type { Measure } from "~/core/measure/measure";
 import type { Placing } from "~/core/intake/placing";
 import { call } from "~/islands/frame/call";
 import ProblemNote from "~/islands/frame/ProblemNote";
-import { draftFaults } from "~/islands/measures/entry-draft";
+import { draftFaults, sayFaults } from "~/islands/measures/entry-draft";
 import { sayTime, t } from "~/messages/say";
 import { emptyIntake, fieldOf, resumedIntake, toIntake, type IntakeFields } from "./intake-fields";
 import { GoalsSection, PersonSection, ProblemSection } from "./IntakeSections";
@@ -83,8 +83,7 @@ function IntakePage({
     const rows = fields.baselineRows;
     const faults = draftFaults({ codes: Object.keys(rows), rows }, measures);
     if (faults.length > 0) {
-      const names = faults.map((code) => measures.get(code)?.name ?? code).join(", ");
-      return setProblem({ type: "/problems/missing", title: t("measures.lookAgain", { names }), status: 0 });
+      return setProblem({ type: "/problems/missing", title: sayFaults(faults, measures), status: 0 });
     }
     const answer = await call("proposePlacing", {}, { id, intake: toIntake(fields, measures) });
     if (!answer.ok) {

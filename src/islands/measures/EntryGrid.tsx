@@ -3,13 +3,12 @@ import type { MeasuresView } from "~/contract/measures";
 import type { Measure } from "~/core/measure/measure";
 import { t } from "~/messages/say";
 import EntryRow from "./EntryRow";
-import { pastedLines, trialsOf, type RowEntry, type Side, type VisitDraft } from "./entry-draft";
+import { emptyRow, pastedLines, trialsOf, type RowEntry, type Side, type VisitDraft } from "./entry-draft";
 
 interface Props {
   view: Pick<MeasuresView, "involvedSide" | "status" | "barred">;
   measures: ReadonlyMap<string, Measure>;
-  draft: Pick<VisitDraft, "codes">;
-  rowOf: (code: string) => RowEntry;
+  draft: Pick<VisitDraft, "codes" | "rows">;
   onRow: (code: string, row: RowEntry) => void;
   /** Left out where no line can go. */
   onRemove?: (code: string) => void;
@@ -23,9 +22,10 @@ const moves: Record<string, number> = { Enter: 1, ArrowDown: 1, ArrowUp: -1 };
  * The grid of a visit: one line a measure, left on the left. Tab goes on, Enter and the arrows go down and up the
  * column, a copied spreadsheet column pastes downwards.
  */
-export default function EntryGrid({ view, measures, draft, rowOf, onRow, onRemove, onTrend }: Props) {
+export default function EntryGrid({ view, measures, draft, onRow, onRemove, onTrend }: Props) {
   const { involvedSide } = view;
   const rows = draft.codes.flatMap((code) => measures.get(code) ?? []);
+  const rowOf = (measure: Measure) => draft.rows[measure.code] ?? emptyRow(measure);
 
   const onKeyDown = (event: KeyboardEvent<HTMLTableElement>) => {
     const step = moves[event.key];
@@ -60,7 +60,7 @@ export default function EntryGrid({ view, measures, draft, rowOf, onRow, onRemov
   /** Rows changed within one paste build on each other, so the latest is read back each time. */
   const latest = new Map<string, RowEntry>();
   const typed = (measure: Measure, side: Side, trial: number, text: string) => {
-    const row = latest.get(measure.code) ?? rowOf(measure.code);
+    const row = latest.get(measure.code) ?? rowOf(measure);
     const before = row.sides[side]?.trials ?? [];
     const trials = Array.from({ length: Math.max(trialsOf(measure), trial + 1) }, (_, n) =>
       n === trial ? text : (before[n] ?? ""),
@@ -112,7 +112,7 @@ export default function EntryGrid({ view, measures, draft, rowOf, onRow, onRemov
             <EntryRow
               key={measure.code}
               measure={measure}
-              row={rowOf(measure.code)}
+              row={rowOf(measure)}
               status={view.status.find((s) => s.code === measure.code) ?? null}
               involvedSide={involvedSide}
               barredBy={view.barred.find((bar) => bar.measure === measure.code)?.says ?? null}

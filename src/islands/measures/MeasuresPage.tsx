@@ -8,7 +8,7 @@ import { sayNumber, t } from "~/messages/say";
 import EntryGrid from "./EntryGrid";
 import MeasurePicker from "./MeasurePicker";
 import TrendPane from "./TrendPane";
-import { draftFaults, emptyRow, toVisit, type RowEntry, type VisitDraft } from "./entry-draft";
+import { draftFaults, sayFaults, toVisit, type RowEntry, type VisitDraft } from "./entry-draft";
 import { dropVisitDraft, keepVisitDraft, keptVisitDraft } from "./kept-visit";
 import { island } from "~/islands/frame/island";
 
@@ -86,7 +86,6 @@ function MeasuresPage({ view: loaded }: { view: MeasuresView }) {
             view={view}
             measures={measures}
             draft={draft}
-            rowOf={(code) => draft.rows[code] ?? emptyRow(measures.get(code) as never)}
             onRow={changeRow}
             onRemove={remove}
             onTrend={setTrend}
@@ -114,9 +113,7 @@ function MeasuresPage({ view: loaded }: { view: MeasuresView }) {
             )}
             {faults.length > 0 && (
               <span className="text-error text-sm" role="alert">
-                {t("measures.lookAgain", {
-                  names: faults.map((code) => measures.get(code)?.name ?? code).join(", "),
-                })}
+                {sayFaults(faults, measures)}
               </span>
             )}
             {draft.codes.length > 0 && (

@@ -3,6 +3,7 @@ import type { VisitBody } from "~/contract/measures";
 import type { Measure, ResultDetail } from "~/core/measure/measure";
 import { parseEntry, type EntryFault } from "~/core/measure/parse-entry";
 import type { TakenResult } from "~/core/measure/taken-result";
+import { t } from "~/messages/say";
 import { trialSummary } from "~/core/measure/trial-summary";
 
 export type Side = "left" | "right" | "none";
@@ -87,6 +88,10 @@ export function draftFaults(
     return readings.some((reading) => reading.unusual) && !row.meant ? [code] : [];
   });
 }
+
+/** Which measures have to be looked at again, in words. */
+export const sayFaults = (codes: readonly string[], measures: ReadonlyMap<string, Measure>): string =>
+  t("measures.lookAgain", { names: codes.map((code) => measures.get(code)?.name ?? code).join(", ") });
 
 /** What was typed, line by line and side by side, as results; of empty cells none. */
 export function takenResults(

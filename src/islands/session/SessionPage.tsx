@@ -90,7 +90,7 @@ function SessionPage({ stair: loaded, kept, correcting }: Props) {
 
   if (recorded) {
     const notDone = entries
-      .filter(({ draft }) => itemState(draft) === "todo")
+      .filter(({ draft }) => itemState(draft) === "open")
       .map(({ item }) => item.exercise.name);
     return <SessionSummary recorded={recorded} notDone={notDone} />;
   }
@@ -164,7 +164,7 @@ function SessionPage({ stair: loaded, kept, correcting }: Props) {
                 const entry = entries[n];
                 if (!entry) return;
                 form.setValue(`items.${entry.index}`, withRecords(entry.draft, sets));
-                const next = entries.findIndex(({ draft }, i) => i !== n && itemState(draft) === "todo");
+                const next = entries.findIndex(({ draft }, i) => i !== n && itemState(draft) === "open");
                 go(next < 0 ? n : next);
               }}
             />

@@ -59,7 +59,7 @@ describe("a new session", () => {
       painDuring: null,
       effort: null,
     });
-    expect(item && itemState(item)).toBe("todo");
+    expect(item && itemState(item)).toBe("open");
   });
 
   it("asks of each exercise only what its dose counts", () => {
@@ -83,7 +83,7 @@ describe("what has to be asked of an item", () => {
     return item && itemState(item);
   };
   it("is open, begun or known; nought is an answer", () => {
-    expect(state(null, null)).toBe("todo");
+    expect(state(null, null)).toBe("open");
     expect(state(0, null)).toBe("part");
     expect(state(null, 5)).toBe("part");
     expect(state(0, 0)).toBe("done");

@@ -195,10 +195,10 @@ export function plannedSet({ prescription: { dose } }: SessionItem, side: Side):
 }
 
 /** Untouched, begun, or complete: pain and effort are what has to be asked. */
-export function itemState({ sets }: ItemDraft): "todo" | "part" | "done" {
+export function itemState({ sets }: ItemDraft): "open" | "part" | "done" {
   const asked = sets.flatMap((set) => [set.painDuring, set.effort]);
   const known = asked.filter((value) => value !== null).length;
-  if (known === 0) return "todo";
+  if (known === 0) return "open";
   return known === asked.length ? "done" : "part";
 }
 
@@ -223,7 +223,7 @@ export function toBody(draft: SessionDraft): SessionBody | null {
   const items: SessionBody["items"] = [];
   const unplanned: NonNullable<SessionBody["unplanned"]> = [];
   for (const item of draft.items) {
-    if (itemState(item) === "todo") continue;
+    if (itemState(item) === "open") continue;
     const sets = expandedSets(item).flatMap((set) => toSet(set) ?? []);
     if (sets.length < expandedSets(item).length) return null;
     const { itemId, unplanned: other } = item;

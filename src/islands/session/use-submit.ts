@@ -76,7 +76,7 @@ export function useSubmit(
   /** Words for a field's path in an answer of the endpoint. */
   const sayPath = (path: string) => {
     const [, list, index, , set] = path.split("/");
-    const sent = form.getValues("items").filter((item) => itemState(item) !== "todo");
+    const sent = form.getValues("items").filter((item) => itemState(item) !== "open");
     const group = sent.filter((item) => (list === "unplanned") === (item.unplanned !== null));
     const entry = group[Number(index)];
     const name = entry ? itemOf(entry, stair)?.exercise.name : undefined;
@@ -102,7 +102,7 @@ function whatIsMissing(draft: SessionDraft, stair: StairView): Problem | null {
   if (draft.painBefore === null) {
     lines.unshift({ path: `/${t("session.painBefore")}`, problem: t("session.painBeforeMissing") });
   }
-  const nothing = draft.items.every((item) => itemState(item) === "todo");
+  const nothing = draft.items.every((item) => itemState(item) === "open");
   if (lines.length === 0 && !nothing) return null;
   return {
     type: "/problems/missing",

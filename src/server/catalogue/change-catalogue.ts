@@ -122,7 +122,7 @@ async function writeChanges(
 
 /** What limits cannot ask of an exercise, since nobody drew it or said it. */
 function unjudged(exercise: Exercise): { code: string; says: string }[] {
-  const book = bookOfBody({ heightM: null });
+  const book = bookOfBody({});
   const told = exercise.variants.map((variant) => book.demandOf(exercise, firstPrescription(variant)));
   const isUndrawn = told.some(({ ok }) => !ok);
   const isUnsaid =

@@ -1,6 +1,5 @@
 import { startingMeasures } from "~/catalogue/measures/all";
-import { measuresIn } from "~/core/gate/measures-in";
-import type { Gate } from "~/core/gate/gate";
+import { measuresOfGate } from "~/core/gate/measures-in";
 import type { MeasuresView } from "~/contract/measures";
 import type { Measure } from "~/core/measure/measure";
 import { measureStatus } from "~/core/measure/measure-status";
@@ -39,14 +38,10 @@ export function measuresView(staff: StaffContext, loaded: LoadedCase): MeasuresV
       .filter((measure) => taken.has(measure.code))
       .map((measure) => measureStatus(measure, file.results, involvedSide, surgeryOn)),
     battery: review.gate?.measureNext ?? [],
-    gateMeasures: gateMeasures(stage.gate),
+    gateMeasures: measuresOfGate(stage.gate),
     barred: barredMeasures({ ...file, measures }, stage),
     mayRecord: recordingRoles.includes(staff.role),
   };
-}
-
-function gateMeasures(gate: Gate | undefined): string[] {
-  return [...new Set((gate?.criteria ?? []).flatMap(measuresIn))];
 }
 
 /** The clinic's measures, each in the version that the episode began with where it has one. */

@@ -1,7 +1,7 @@
 import type { VisitBody, VisitWritten } from "~/contract/measures";
 import { problemIf, type FieldProblem } from "~/core/schema/field-problem";
 import type { Measure } from "~/core/measure/measure";
-import { takenProblems } from "~/core/measure/taken-problems";
+import { takenOnProblems, takenProblems } from "~/core/measure/taken-problems";
 import { resultOf } from "~/core/measure/taken-result";
 import { localDay } from "~/core/schedule/local-day";
 import type { StaffContext } from "~/server/staff-context";
@@ -24,7 +24,7 @@ export async function recordVisit(
     const { db, writing, loaded } = scope;
     const measures = new Map(measuresFor(loaded.file.measures).map((measure) => [measure.code, measure]));
     const problems = [
-      ...dateProblems(body, scope),
+      ...takenOnProblems(body, daysOf(scope), "/takenOn"),
       ...takenProblems(body.results, measures, "/results"),
       ...correctionProblems(body, scope),
     ];
@@ -63,21 +63,11 @@ async function attachMeasures(
   await attachDefinitions(db, writing.clinicId, writing.episodeId, hashes);
 }
 
-function dateProblems({ takenOn, results }: VisitBody, { writing, loaded }: WriteScope): FieldProblem[] {
-  const { file, head } = loaded;
-  const path = "/takenOn";
-  if (takenOn > localDay(writing.at, file.zone)) return [{ path, problem: "lies in the future" }];
-  if (takenOn <= head.person.bornOn) return [{ path, problem: "lies before this person was born" }];
-  const since = results.some((result) => (result.occasion ?? "since-injury") === "since-injury");
-  return since && takenOn < file.episode.onsetOn
-    ? [
-        {
-          path,
-          problem: `lies before the injury (${file.episode.onsetOn}); mark such values as from before it`,
-        },
-      ]
-    : [];
-}
+const daysOf = ({ writing, loaded: { file, head } }: WriteScope) => ({
+  today: localDay(writing.at, file.zone),
+  bornOn: head.person.bornOn,
+  onsetOn: file.episode.onsetOn,
+});
 
 /** A correction of a result that is not there, or of another measure. */
 function correctionProblems({ results }: VisitBody, { loaded: { file } }: WriteScope): FieldProblem[] {

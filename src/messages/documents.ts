@@ -3,8 +3,8 @@ import type { StairView } from "~/contract/episode";
 import type { GateView } from "~/contract/gate";
 import type { RecordEntry, RecordView } from "~/contract/record";
 import { localDay } from "~/core/schedule/local-day";
-import { sayAsked, sayChange, sayDose, sayRule } from "./describe";
-import { label, sayDate, sayQuantity, sayTime, t } from "./say";
+import { sayAsked, sayChange, sayDose, sayFound, sayRule } from "./describe";
+import { label, sayDate, sayTime, t } from "./say";
 import { saySets } from "./say-sets";
 
 type Of<K extends RecordEntry["kind"]> = Extract<RecordEntry, { kind: K }>;
@@ -76,9 +76,10 @@ export function handoverLetter(stair: StairView, gate: GateView): string {
     ),
     section(
       t("letter.measured"),
-      known.map(({ name, value, unit, comparison, threshold, takenOn }) => {
-        const asked = sayAsked({ comparison, threshold, unit });
-        return `${name}: ${sayQuantity(value ?? 0, unit)} (${asked}), ${takenOn ? sayDate(takenOn) : ""}`;
+      known.map((criterion) => {
+        const { name, value, takenOn } = criterion;
+        const found = sayFound(value ?? 0, criterion);
+        return `${name}: ${found} (${sayAsked(criterion)}), ${takenOn ? sayDate(takenOn) : ""}`;
       }),
     ),
     gate.gate

@@ -3,7 +3,7 @@ import { daysBetween } from "~/core/schedule/local-day";
 import type { Criterion, CriterionResult, GateResult, Passing } from "./gate";
 import type { GateInput } from "./gate-input";
 import { criterionKinds, thresholdOf } from "./criterion-kinds";
-import type { Finding, GateRecord } from "./criterion-finding";
+import { findMeasure, type Finding, type GateRecord } from "./criterion-finding";
 import { canBeJudged } from "./judged-in-writing";
 import { measuresIn } from "./measures-in";
 import { measureNext } from "./measure-next";
@@ -103,6 +103,13 @@ function withSubmaximal(criterion: Criterion, finding: Finding, { everything }: 
   return finding.verdict === "missing" && heldBack ? { ...finding, note: "sub-maximal" } : finding;
 }
 
+/** A value that is a grade is said by its word: 2 of an effusion is 1+, and no 2+. */
+function gradesOf(criterion: Criterion, record: GateRecord): Pick<CriterionResult, "grades"> {
+  if (criterion.kind !== "value") return {};
+  const { grades } = findMeasure(criterion.measure, record);
+  return grades ? { grades: [...grades] } : {};
+}
+
 function evaluateCriterion(criterion: Criterion, input: GateRecord, passing: Passing): CriterionResult {
   const { id, name, required } = criterion;
   const read = criterionKinds[criterion.kind](criterion as never, input);
@@ -115,6 +122,7 @@ function evaluateCriterion(criterion: Criterion, input: GateRecord, passing: Pas
     name,
     required,
     ...thresholdOf(criterion, input),
+    ...gradesOf(criterion, input),
     ...finding,
     ageDays: takenOn === null ? null : daysBetween(takenOn, input.today),
     passes: reached && (passing === "point" || sure),

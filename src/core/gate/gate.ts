@@ -126,6 +126,8 @@ export const CriterionResult = Type.Object({
   passes: Type.Boolean(),
   value: numberOrNull,
   unit: Type.String(),
+  /** Words of its grades, where value and threshold are places among them. */
+  grades: Type.Optional(Type.Array(Type.String())),
   comparison: oneOf([">=", "<="]),
   threshold: Type.Number(),
   takenOn: Type.Union([Type.String({ format: "date" }), Type.Null()]),

@@ -3,8 +3,8 @@ import type { CriterionResult } from "~/core/gate/gate";
 import { canBeJudged } from "~/core/gate/judged-in-writing";
 import type { GateView } from "~/contract/gate";
 import ReasonForm from "~/islands/frame/ReasonForm";
-import { sayAsked } from "~/messages/describe";
-import { sayDate, sayNumber, sayQuantity, sayTime, t } from "~/messages/say";
+import { sayAsked, sayFound } from "~/messages/describe";
+import { sayDate, sayNumber, sayTime, t } from "~/messages/say";
 import { verdictLook } from "./verdict-look";
 
 /** Every criterion: value, threshold, verdict with its error, when it was taken and where the threshold comes from. */
@@ -121,7 +121,7 @@ function Line({
       </td>
       <td className="px-2 py-2 text-right whitespace-nowrap max-sm:px-3 max-sm:text-left max-sm:whitespace-normal">
         <span className="font-semibold">
-          {criterion.value === null ? "–" : sayQuantity(criterion.value, criterion.unit)}
+          {criterion.value === null ? "–" : sayFound(criterion.value, criterion)}
         </span>
         {low95 !== null && high95 !== null && (
           <span className="block text-xs">

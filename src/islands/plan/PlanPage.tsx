@@ -17,7 +17,9 @@ function PlanPage({ plan: loaded }: { plan: PlanView }) {
   const [problem, setProblem] = useState<Problem | null>(null);
   const [notice, setNotice] = useState("");
   const [lane, setLane] = useState<Lane | "">("");
+  // Minutes stand in the sum itself.
   const isTooLong = plan.totals.some(({ code }) => code === "minutes");
+  const tooMuch = plan.totals.filter(({ code }) => code !== "minutes");
   const { person, items, time, emptyLanes } = plan;
 
   const changed = (next: PlanView, said: string) => {
@@ -28,7 +30,7 @@ function PlanPage({ plan: loaded }: { plan: PlanView }) {
 
   return (
     <div className="mx-auto max-w-7xl px-4 py-4">
-      <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
+      <div className="flex flex-wrap items-start gap-x-4 gap-y-2">
         <div className="min-w-0">
           <h1 className="text-2xl leading-tight font-bold">
             {t("plan.of", { name: `${person.givenName} ${person.familyName}` })}
@@ -49,16 +51,14 @@ function PlanPage({ plan: loaded }: { plan: PlanView }) {
           >
             {t("plan.budget", { ...plan.changeBudget })}
           </span>
-          {time.contacts > 0 && (
+          {time.contacts > 0 && !tooMuch.some(({ code }) => code === "contacts-day") && (
             <span className="block text-sm">{t("plan.contacts", { contacts: time.contacts })}</span>
           )}
-          {plan.totals
-            .filter(({ code }) => code !== "minutes")
-            .map((total) => (
-              <span key={total.code} className="text-warning block text-sm font-medium" data-testid="total">
-                {sayPlanTotal(total)}
-              </span>
-            ))}
+          {tooMuch.map((total) => (
+            <span key={total.code} className="text-warning block text-sm font-medium" data-testid="total">
+              {sayPlanTotal(total)}
+            </span>
+          ))}
         </p>
         <a className="btn bg-base-100 border-base-300" href={`/episodes/${plan.episodeId}`}>
           {t("plan.back")}

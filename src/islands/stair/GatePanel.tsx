@@ -1,7 +1,7 @@
 import type { StairView } from "~/contract/episode";
 import { verdictLook } from "~/islands/gate/verdict-look";
-import { sayAsked } from "~/messages/describe";
-import { sayDate, sayNumber, sayQuantity, t } from "~/messages/say";
+import { sayAsked, sayFound } from "~/messages/describe";
+import { sayDate, sayNumber, t } from "~/messages/say";
 
 type Criterion = NonNullable<StairView["gate"]>["criteria"][number];
 
@@ -49,7 +49,7 @@ function CriterionLine({ criterion }: { criterion: Criterion }) {
         )}
       </td>
       <td className="py-1 pr-2 text-right font-semibold whitespace-nowrap">
-        {criterion.value === null ? "–" : sayQuantity(criterion.value, criterion.unit)}
+        {criterion.value === null ? "–" : sayFound(criterion.value, criterion)}
         {criterion.early && (
           <span className="text-base-content/75 ml-auto block max-w-36 text-xs font-normal whitespace-normal">
             {t("gate.early", {

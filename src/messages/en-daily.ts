@@ -62,7 +62,7 @@ export const daily = {
   "meant.jump": "{now} {what}; {before} {what} at most until now",
   "meant.body": "{now} {what} as a first load, and the body weighs {before} kg",
   "meant.beyond": "{now} {what} is more than five times the body mass ({before} kg)",
-  "meant.yes": "Yes, as typed",
+  "meant.yes": "Yes, meant so",
   "session.missing": "{what} missing",
   "session.look": "Something is missing",
   "session.recorded": "Recorded. What follows from it",

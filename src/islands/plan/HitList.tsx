@@ -33,7 +33,7 @@ export default function HitList({ plan, answer, onChanged }: Props) {
     <>
       <ProblemNote
         problem={problem}
-        sayPath={() => (problem?.type === "/problems/unusual" ? "" : (tried?.exerciseName ?? ""))}
+        sayPath={() => (tried ? `${tried.exerciseName}:` : "")}
         onMeant={tried ? () => void add(tried, true) : undefined}
       />
       {tried && against.length > 0 && (

@@ -13,6 +13,7 @@ const codedValues: Record<string, string> = {
   school: "school",
   lane: "lane",
   signal: "signal",
+  urgency: "urgency",
 };
 const dateValues = new Set(["until", "first", "on"]);
 

@@ -55,17 +55,20 @@ export const judgement = {
   "rule.lane-ready": "this lane is ready for the next stage",
   "rule.plateau": "no step for a while",
 
-  "evidence.stop-signal": "{signal}.",
+  "evidence.stop-signal":
+    "{signal}{form, select, day { ({on})} urgent { ({on})} other {}}.{form, select, urgent { {urgency}.} other {}}",
   "evidence.beyond-limit": "Limit in force: {says}.",
   "evidence.signal-open": "{signal}: nothing gets harder until that is cleared in writing.",
-  "evidence.pinch": "{date}: pinching or blocking, grade {grade}.",
+  "evidence.pinch":
+    "{date}: {form, select, block {blocked} ungraded {pinching, not graded} other {pinching, grade {grade}}}. It stops from grade 2 on, or blocked.",
   "evidence.pain-during-ease":
-    "{date}: pain {painDuring} during, {painBefore} before: too much under ‘{school}’.",
+    "{date}: pain {painDuring} during{form, select, angle { from {fromDeg}°} arc { between {fromDeg}° and {toDeg}°} other {}}, {painBefore} before: too much under ‘{school}’.",
   "evidence.next-day-ease":
-    "{date}: next morning {painNextDay}, before the session {painBefore}: a reaction under ‘{school}’.",
+    "{date}: {form, select, test {loading test the next day {painNextDay}: a reaction under ‘{school}’} other {next morning {painNextDay}, before the session {painBefore}: a reaction under ‘{school}’}}.",
   "evidence.swelling-more": "{date}: more swelling the next day. One or two days off.",
   "evidence.marked-fault-most": "{date}: marked fault in most repetitions of the last set ({faults}).",
-  "evidence.below-bottom-twice": "{date} and the training day before: below the bottom of the range.",
+  "evidence.below-bottom-twice":
+    "{form, select, figures {{leg, select, left {left leg: } right {right leg: } other {}}{date} {done}, {first} {doneBefore}{unit, select, reps { clean} hold { s} contacts { contacts} minutes { min} force { N} other {}}: below {bottom} a set, twice running} other {{date} and the training day before: below the bottom of the range}}.",
   "evidence.absence": "{days} days since the last session.",
   "evidence.second-ease-running": "The second ease running: look at the item as a whole.",
   "evidence.easiest-setting": "Nothing left to turn down at this setting.",
@@ -77,14 +80,18 @@ export const judgement = {
   "evidence.no-session": "Not done yet.",
   "evidence.report-missing": "{date}: report missing, so the day does not count.",
   "evidence.run-too-short": "{have} of {need} good training days in a row.",
-  "evidence.sore-start": "{date}: started sore at {painBefore} and rose little: held, not counted against.",
+  "evidence.sore-start":
+    "{date}: started sore at {painBefore}, {painDuring} during: held, not counted against.",
   "evidence.pain-hold-band": "{date}: pain {painDuring} during: tolerable, but no step from it.",
-  "evidence.pain-ease-answered": "{date}: pain {painDuring} during, already answered.",
+  "evidence.pain-ease-answered":
+    "{date}: pain {painDuring} during{form, select, open {: too much, so the day does not count} other {, already answered}}.",
   "evidence.next-day-hold":
     "{date}: next morning {painNextDay}, before {painBefore}: a little more than wanted.",
-  "evidence.next-day-ease-answered": "{date}: next morning {painNextDay}, already answered.",
+  "evidence.next-day-ease-answered":
+    "{date}: {form, select, effusion {effusion graded higher, already answered} swelling {more swelling the next day, already answered} test {loading test {painNextDay}, already answered} effusionOpen {effusion graded higher, so the day does not count} swellingOpen {more swelling the next day, so the day does not count} testOpen {loading test {painNextDay}, so the day does not count} open {next morning {painNextDay}, {painBefore} before, so the day does not count} other {next morning {painNextDay}, already answered}}.",
   "evidence.effort-above-cap": "{date}: effort {effort}, above {cap}.",
-  "evidence.short-of-top": "{date}: not every set at the top of its range.",
+  "evidence.short-of-top":
+    "{date}: {form, select, figures {{leg, select, left {left leg: } right {right leg: } other {}}{done}{unit, select, reps { clean} hold { s} contacts { contacts} minutes { min} force { N} other {}}, {asked} asked} sets {{leg, select, left {left leg: } right {right leg: } other {}}{sets} of {asked} sets} leg {{leg, select, left {left leg} right {right leg} other {this}} not trained} other {not every set at the top of its range}}.",
   "evidence.marked-fault": "{date}: marked fault ({faults}).",
   "evidence.fear": "{date}: fear, not pain, set the limit. Offer support or a smaller range.",
   "evidence.pinch-slight": "{date}: slight pinching.",
@@ -119,8 +126,19 @@ export const judgement = {
   "evidence.effusion-some":
     "Effusion of 1+: springs, running and much load on the kneecap stay where they are.",
   "evidence.rebaseline": "{days} days away: measure the baseline again first.",
-  "evidence.next-knob": "One knob changes: {knob}. {need} good days were needed.",
+  "evidence.next-knob":
+    "One knob changes: {knob}. {need} good days were needed{form, select, jump {: {percent} % more is the smallest step there is; begin at {bottom} repetitions} other {}}.",
   "evidence.lane-ready": "{lane}: nothing left to turn in this stage.",
+  "evidence.hold-band-run":
+    "{days} training days over {span} days, each in the go or the hold band; mean pain {first} at first, {last} now.",
+  "evidence.force-unread": "{date}: no force was read, so the day does not count.",
+  "evidence.force-above": "{date}: pushed harder than the band asks. It counts as done.",
+  "evidence.wrong-place": "{date}: felt in the wrong place. It belongs here: {feltIn}. Cue first.",
+  "evidence.wrong-place-again":
+    "{date} and the time before: felt in the wrong place. Try another variant; it belongs here: {feltIn}.",
+  "evidence.cue-first":
+    "Cue the knee first: a ball between leg and wall, or a band round the knees to press outward against.",
+  "evidence.plan-contacts": "Ground contacts a day would be {now}; {most} at most for the whole plan.",
   "evidence.plateau": "No step for {days} days.",
 
   "change.knob": "{knob}: {from} → {to}",

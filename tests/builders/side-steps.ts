@@ -16,3 +16,12 @@ export const said = (...input: Parameters<typeof at>) => {
 };
 export const two = [top(5), top(8)];
 export const codes = (...input: Parameters<typeof at>) => at(...input).evidence.map(({ code }) => code);
+
+/** The rule and the one knob that is turned, in a line. */
+export const turned = (input: DecideInput) => {
+  const { rule, change } = decide(input);
+  if (!change || !("knob" in change)) return `${rule}: ${change ? JSON.stringify(change) : "nothing"}`;
+  return `${rule}: ${change.knob} ${change.from} to ${change.to}`;
+};
+export const painful = (pain: number, more: Partial<SetRecord> = {}) =>
+  reps([12, 12, 12], { painDuring: pain, ...more });

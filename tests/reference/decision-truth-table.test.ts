@@ -130,7 +130,7 @@ const table: Row[] = [
   // Effort bands and holds.
   ["squeeze in its band on two days", squeezeInput({ trainingDays: [day(8, squeezes()), day(10, squeezes())], now: march(11, "10:00") }), "step-up", "step-up"],
   ["squeeze below its band", squeezeInput({ trainingDays: [day(8, squeezes()), day(10, squeezes({ forceN: 80 }))], now: march(11, "10:00"), }), "hold", "short-of-top"],
-  ["squeeze without a maximum measured", squeezeInput({ trainingDays: [day(8, squeezes()), day(10, squeezes())], now: march(11, "10:00"), maximumN: undefined as never, }), "hold", "reference-missing"],
+  ["squeeze without a maximum measured: effort by feel counts, 6 of 10 for 50–70 %", squeezeInput({ trainingDays: [day(8, squeezes()), day(10, squeezes())], now: march(11, "10:00"), maximumN: undefined as never, }), "step-up", "step-up"],
 ];
 
 describe("what should happen next", () => {
@@ -187,13 +187,14 @@ describe("what is told beside the outcome", () => {
     });
   });
   it("the tendon school is judged on a loading test where the report has one", () => {
-    const tested = (loadTestPain: number) =>
-      [5, 8].map((date) => {
-        const done = top(date, { next: 0 });
-        return { ...done, report: { receivedAt: march(date + 1, "06:30"), pain: 0, loadTestPain } };
+    const tested = (...pains: number[]) =>
+      pains.map((loadTestPain, i) => {
+        const done = top(5 + 3 * i, { next: 0 });
+        return { ...done, report: { receivedAt: march(6 + 3 * i, "06:30"), pain: 0, loadTestPain } };
       });
-    expect(decide(stepUp({ school: "tendon", trainingDays: tested(0) })).outcome).toBe("step-up");
-    expect(decide(stepUp({ school: "tendon", trainingDays: tested(2) })).rule).toBe("ease-flare");
-    expect(decide(stepUp({ school: "monitored", trainingDays: tested(2) })).outcome).toBe("step-up");
+    expect(decide(stepUp({ school: "tendon", trainingDays: tested(2, 2) })).outcome).toBe("step-up");
+    expect(decide(stepUp({ school: "tendon", trainingDays: tested(1, 2) })).rule).toBe("ease-flare");
+    expect(decide(stepUp({ school: "tendon", trainingDays: tested(4, 4) })).rule).toBe("ease-flare");
+    expect(decide(stepUp({ school: "monitored", trainingDays: tested(1, 2) })).outcome).toBe("step-up");
   });
 });

@@ -123,7 +123,7 @@ it("5. bridge: 30 clean twice at effort 6, then holds of 5 s, then weight, then 
   expect(turned(input)).toMatchObject({ knob: "hold", to: "5-5" });
   const withHolds = turned(input).prescription;
   const loaded = stepUpInput({ ...input, prescription: withHolds, trainingDays: [done(5, 5), done(8, 5)] });
-  expect(turned(loaded)).toMatchObject({ knob: "load", to: 5 });
+  expect(turned(loaded)).toMatchObject({ knob: "load", to: 2 });
   const spent = { ...withHolds, dose: { ...withHolds.dose, loadKg: 20 } };
   const oneLeg = stepUpInput({ ...loaded, prescription: spent });
   expect(turned(oneLeg)).toMatchObject({ kind: "variant", knob: "laterality", to: "single" });

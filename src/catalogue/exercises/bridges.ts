@@ -32,11 +32,7 @@ export const bridge: Exercise = {
     {
       settings: { contraction: "concentric-eccentric", laterality: "both", raised: "flat" },
       dose: dose("form-failure", { hold: from(1) }),
-      turns: [
-        ladder("reps", "8-20", "12-30"),
-        ladder("hold", "1-1", "3-3", "5-5"),
-        load("dumbbells", 20, 5, 10),
-      ],
+      turns: [ladder("reps", "8-20", "12-30"), ladder("hold", "1-1", "3-3", "5-5"), load("dumbbells", 20, 2)],
       position: "supine",
       kit: [],
       phase: "isolated",
@@ -228,7 +224,7 @@ export const straightLegBridge: Exercise = {
         turn: ["load-place", "hips"],
         kit: ["bench", "dumbbells"],
         dose: dose("strength", { loadKg: 5 }),
-        turns: [load("dumbbells", 30, 5, 10)],
+        turns: [load("dumbbells", 30, 2)],
       },
       {
         id: "straight-bridge-single",

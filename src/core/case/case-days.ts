@@ -1,6 +1,7 @@
 import type { NextDayReport, TrainingDay } from "~/core/response/session-record";
 import { reportCountsHours } from "~/core/response/training-day-state";
 import { localDay } from "~/core/schedule/local-day";
+import { loadTestBand } from "~/core/response/load-test-band";
 import type { CaseFile, CaseSession } from "./case-file";
 import { effusionsUp, type EffusionUp } from "./effusion";
 
@@ -15,6 +16,10 @@ export interface CaseDay {
   readonly report: NextDayReport | undefined;
   /** When the last of its sessions reached the record. */
   readonly receivedAt: string;
+  /** When the next session noted that the muscles were still sore from this day. */
+  readonly stillSoreAt?: string;
+  /** The loading test that was fine last before this day. */
+  readonly fineTestBefore?: number;
   /** Day on which a clinician graded the effusion higher, where that belongs to this day, and when it reached the record. */
   readonly effusionUpOn?: string;
   readonly effusionKnownAt?: string;
@@ -36,7 +41,7 @@ export function caseDays(file: CaseFile): CaseDay[] {
     if (list) list.push(session);
     else byDate.set(date, [session]);
   }
-  return [...byDate].flatMap(([date, ofDate]) => {
+  const reported = [...byDate].flatMap(([date, ofDate]) => {
     const [first, last] = [ofDate[0], ofDate.at(-1)];
     if (!first || !last) return [];
     const reports = file.reports.filter((r) => r.trainingDate === date && seen(r.receivedAt));
@@ -56,7 +61,31 @@ export function caseDays(file: CaseFile): CaseDay[] {
       },
     ];
   });
+  return withSoreness(withFineTests(reported));
 }
+
+/** What the next session said of soreness is told of the day it came from. */
+const withSoreness = (days: readonly CaseDay[]): CaseDay[] =>
+  days.map((day, i) => {
+    const noted = days[i + 1]?.sessions.find(({ stillSore }) => stillSore === true);
+    return noted ? { ...day, stillSoreAt: noted.at } : day;
+  });
+
+/** Each day with the loading test that had been fine last before it. */
+function withFineTests(days: readonly CaseDay[]): CaseDay[] {
+  let fine: number | undefined;
+  return days.map((day) => {
+    const told = fine === undefined ? day : { ...day, fineTestBefore: fine };
+    const test = day.report?.loadTestPain;
+    if (test !== undefined && inTime(day.report, day.lastSessionAt) && loadTestBand(test, fine) === "fine")
+      fine = test;
+    return told;
+  });
+}
+
+const inTime = (report: NextDayReport | undefined, endedAt: string): boolean =>
+  report !== undefined && Date.parse(report.receivedAt) <= latestInTime(endedAt);
+const latestInTime = (endedAt: string): number => Date.parse(endedAt) + reportCountsHours * 3_600_000;
 
 const latestOf = (instants: readonly string[]): string =>
   instants.reduce((a, b) => (Date.parse(b) > Date.parse(a) ? b : a));
@@ -102,8 +131,7 @@ export function itemDays(days: readonly CaseDay[], itemId: string): TrainingDay[
 /** The latest report that came in time to count; a correction that came too late does not undo it. */
 function reportThatCounts(reports: CaseFile["reports"], endedAt: string): NextDayReport | undefined {
   const sorted = [...reports].sort((a, b) => Date.parse(a.receivedAt) - Date.parse(b.receivedAt));
-  const latest = Date.parse(endedAt) + reportCountsHours * 3_600_000;
-  const found = sorted.filter((r) => Date.parse(r.receivedAt) <= latest).at(-1) ?? sorted.at(-1);
+  const found = sorted.filter((r) => inTime(r, endedAt)).at(-1) ?? sorted.at(-1);
   if (!found) return undefined;
   const { id, trainingDate, ...report } = found;
   return report;

@@ -64,6 +64,8 @@ export const CaseSession = Type.Object(
     receivedAt: Type.Optional(instant),
     /** The session that this one corrects; that one stays in the record and is judged no more. */
     supersedes: Type.Optional(id),
+    /** The muscles were still sore from the last training day. */
+    stillSore: Type.Optional(Type.Boolean()),
     items: Type.Array(Type.Object({ itemId: id, sets: Type.Array(SetRecord, { minItems: 1 }) }, closed)),
   },
   closed,

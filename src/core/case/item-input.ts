@@ -74,10 +74,10 @@ export const signedChangesOf = (file: CaseFile, itemId: string): SignedChange[] 
 /** The stop signals that suspend an item, cleared ones included. */
 function signalsFor(file: CaseFile, item: ScopedItem): StopSignal[] {
   return (file.signals ?? []).flatMap(({ code, at, itemId, elsewhere, cleared }) => {
-    const scope = stopSignal(code).suspends;
+    const { suspends: scope, urgency } = stopSignal(code);
     if (!suspends(scope, item, seenIn(file, itemId, elsewhere))) return [];
     const isCleared = cleared !== undefined && cleared.at <= file.asOf;
-    return [{ code, scope, raisedAt: at, ...(isCleared ? { clearedAt: cleared.at } : {}) }];
+    return [{ code, scope, urgency, raisedAt: at, ...(isCleared ? { clearedAt: cleared.at } : {}) }];
   });
 }
 

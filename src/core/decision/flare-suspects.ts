@@ -4,8 +4,14 @@ import type { flareReasons, SignedChange } from "~/core/decision/record/decide-i
 export interface FlareItem {
   readonly itemId: string;
   readonly changes: readonly SignedChange[];
+  /** When the item came into a plan that had been worked at before: new counts as changed. Null for one of the first. */
+  readonly addedAt: string | null;
   /** Pain band of the item on the flared day; null when it was not done. */
   readonly during: "go" | "hold" | "ease" | null;
+  /** Worst pain at the site that day, 0\u201310. */
+  readonly pain: number;
+  /** How much the movement loads the injured region: 0 unknown, 1 low, 2 moderate, 3 high. */
+  readonly load: number;
   /** True for items of the lane that loads the injured site. */
   readonly loadsSite: boolean;
 }
@@ -25,8 +31,9 @@ export interface FlareSuspect {
 const atMost = 2;
 
 /**
- * Items a flare is traced to: those turned harder so that the turn was new on one of the last two training days; else
- * those with pain in the hold or ease band on the flared day; else the one that loads the site; else what was done.
+ * Items a flare is traced to: those turned harder, or new in the plan, so that this was new on one of the last two training
+ * days; else those with pain in the hold or ease band on the flared day; else the one that loads the site most; else what was
+ * done. Of several: most pain that day, then changed last, then the heaviest load on the region, then the plan's order.
  * At most two; the rest hold. Source: common practice.
  *
  * @returns empty when the plan has no item done that day
@@ -34,16 +41,32 @@ const atMost = 2;
 export function flareSuspects(items: readonly FlareItem[], { from, to }: FlareWindow): FlareSuspect[] {
   const inWindow = (at: string) =>
     Date.parse(at) <= Date.parse(to) && (from === null || Date.parse(at) > Date.parse(from));
-  const done = items.filter((item) => item.during !== null);
+  const changedAt = ({ changes, addedAt }: FlareItem): number =>
+    Math.max(
+      -Infinity,
+      ...[
+        ...(addedAt === null ? [] : [addedAt]),
+        ...changes.filter(({ direction }) => direction === "harder").map(({ at }) => at),
+      ]
+        .filter(inWindow)
+        .map((at) => Date.parse(at)),
+    );
+  const done = items
+    .filter((item) => item.during !== null)
+    .sort((a, b) => b.pain - a.pain || later(changedAt(b), changedAt(a)) || b.load - a.load);
+  const heaviest = Math.max(0, ...done.map(({ load }) => load));
   const groups: { why: FlareSuspect["why"]; found: readonly FlareItem[] }[] = [
-    {
-      why: "changed",
-      found: done.filter((item) => item.changes.some((c) => c.direction === "harder" && inWindow(c.at))),
-    },
+    { why: "changed", found: done.filter((item) => changedAt(item) > -Infinity) },
     { why: "painful", found: done.filter((item) => item.during === "hold" || item.during === "ease") },
-    { why: "site", found: done.filter((item) => item.loadsSite).slice(0, 1) },
+    {
+      why: "site",
+      found: done.filter((item) => (heaviest > 0 ? item.load === heaviest : item.loadsSite)).slice(0, 1),
+    },
     { why: "done", found: done },
   ];
   const chosen = groups.find((group) => group.found.length > 0);
   return (chosen?.found ?? []).slice(0, atMost).map(({ itemId }) => ({ itemId, why: chosen?.why ?? "done" }));
 }
+
+/** Later first; two that never changed are alike. */
+const later = (b: number, a: number) => (b === a ? 0 : b - a);

@@ -18,6 +18,8 @@ const lookBackDays = 14;
 /** Figures: common practice. */
 export const notes: readonly Note[] = [
   { code: "pain-elsewhere", asks: true, seen: painElsewhere },
+  { code: "wrong-place-again", asks: true, seen: wrongPlaceAgain },
+  { code: "force-above", asks: false, seen: forceAbove },
   { code: "other-side-short", asks: false, seen: otherSideShort },
   { code: "fear-exposure", asks: false, seen: fearExposure },
   { code: "ceiling", asks: true, seen: ceilings },
@@ -34,6 +36,21 @@ function painElsewhere({ allDays, input, today }: RecordView): Evidence[] {
   const last = days.at(-1);
   if (days.length < elsewhereDays || !last) return [];
   return [evidence("pain-elsewhere", { pain: last.painElsewhere, days: days.length }, last.date)];
+}
+
+/** Felt in the wrong place on two training days running: another variant is offered. */
+function wrongPlaceAgain({ days, input }: RecordView): Evidence[] {
+  const lastTwo = days.slice(-2);
+  const last = lastTwo.at(-1);
+  const isAgain = lastTwo.length > 1 && lastTwo.every((day) => day.wrongPlace);
+  if (!last || !isAgain || !after(last.arrivedAt, input.answeredAt)) return [];
+  return [evidence("wrong-place-again", { feltIn: input.exercise.feltIn }, last.date)];
+}
+
+/** Pushed harder than the band asks: it counts as done, and is said. */
+function forceAbove({ days }: RecordView): Evidence[] {
+  const last = days.at(-1);
+  return last?.forceAbove ? [evidence("force-above", {}, last.date)] : [];
 }
 
 /** The other side matches the involved one; when it fails to reach the bottom twice running, that is said. */

@@ -48,7 +48,10 @@ describe("whom a reaction is traced to", () => {
   const item = (itemId: string, over: Partial<FlareItem> = {}): FlareItem => ({
     itemId,
     changes: [],
+    addedAt: null,
     during: "go",
+    pain: 0,
+    load: 0,
     loadsSite: false,
     ...over,
   });
@@ -86,6 +89,30 @@ describe("whom a reaction is traced to", () => {
       "b site",
     ]);
     expect(named([item("a"), item("b")])).toEqual(["a done", "b done"]);
+  });
+  it("new to a plan that had been worked at counts as changed; what was there from the first does not", () => {
+    const fresh = "2026-03-08T09:00:00Z";
+    expect(named([item("a", { during: "hold" }), item("b", { addedAt: fresh })])).toEqual(["b changed"]);
+    expect(named([item("a", { during: "hold" }), item("b", { addedAt: "2026-03-05T09:00:00Z" })])).toEqual([
+      "a painful",
+    ]);
+  });
+  it("of several the most painful, then what changed last, then the heaviest on the region, then the plan's order", () => {
+    const changed = (at: string) => [{ at, direction: "harder" as const }];
+    const early = changed("2026-03-07T08:00:00Z");
+    const items = [
+      item("order", { changes: early }),
+      item("heavy", { changes: early, load: 3 }),
+      item("late", { changes: harder, load: 1 }),
+      item("painful", { changes: early, pain: 2 }),
+    ];
+    const without = (...ids: string[]) => items.filter(({ itemId }) => !ids.includes(itemId));
+    expect(named(items)).toEqual(["painful changed", "late changed"]);
+    expect(named(without("painful"))).toEqual(["late changed", "heavy changed"]);
+    expect(named(without("painful", "late"))).toEqual(["heavy changed", "order changed"]);
+  });
+  it("what loads the site most is told by the load on the region, where that is known", () => {
+    expect(named([item("a", { loadsSite: true, load: 1 }), item("b", { load: 2 })])).toEqual(["b site"]);
   });
   it("two at most, in the plan's order; nobody where nothing was done", () => {
     const three = ["a", "b", "c"].map((id) => item(id, { changes: harder }));

@@ -57,6 +57,7 @@ export const knobs: readonly Knob[] = [
   worded("surface", ["firm", "soft", "unstable"]),
   worded("vision", ["open", "closed"]),
   worded("attention", ["undivided", "second-task"]),
+  worded("knee-guide", ["ball", "band", "none"]),
   worded("perturbation", ["none", "band-thigh", "band-shin", "band-foot"]),
   numeric("drop-height", "cm", harderUp, [5, 80]),
   worded("direction", ["back", "back-across", "across", "forward", "rotational"]),

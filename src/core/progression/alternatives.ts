@@ -1,3 +1,4 @@
+import { turnWithLoad } from "./calendar-load";
 import { turnTo, type TurnedChange } from "./change";
 import { easierKnob, easierVariant } from "./easier";
 import { variantOf, type Exercise } from "~/core/exercise/exercise";
@@ -32,13 +33,13 @@ export function alternatives(
   const harder: (TurnedChange | null)[] = [
     ...variant.turns.map((turn) => {
       const to = notch(turn, prescription, 1, shelf);
-      return to === null ? null : turnTo(prescription, turn.knob, to);
+      return to === null ? null : turnWithLoad(variant.turns, prescription, turn.knob, to, shelf);
     }),
     ownSets ? null : turnTo(prescription, "sets", sets + 1),
     next ? variantChange(variant, next, prescription) : null,
   ];
   const easier: (TurnedChange | null)[] = [
-    ...variant.turns.map((turn) => easierKnob(exercise, prescription, turn.knob)),
+    ...variant.turns.map((turn) => easierKnob(exercise, prescription, turn.knob, shelf)),
     ownSets || sets <= 1 ? null : turnTo(prescription, "sets", sets - 1),
     easierVariant(exercise, prescription),
   ];

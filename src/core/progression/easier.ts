@@ -1,4 +1,5 @@
-import { turnTo, type TurnedChange } from "./change";
+import { turnWithLoad } from "./calendar-load";
+import type { TurnedChange } from "./change";
 import { firstPrescription, variantOf, type Exercise, type Variant } from "~/core/exercise/exercise";
 import { variantChange, type Harder, type HarderOptions } from "./harder";
 import { knobByName } from "~/core/exercise/knob";
@@ -37,20 +38,26 @@ export function easier(
     : { found: "spent" };
 }
 
-/** One notch easier on the named knob of the present variant, or null where it cannot be turned. */
+/** One notch easier on the named knob of the present variant, loads to what is on the shelf; null where it cannot be turned. */
 export function easierKnob(
   exercise: Exercise,
   prescription: Prescription,
   knobName: string,
+  shelf: Shelf,
 ): TurnedChange | null {
-  const turn = variantOf(exercise, prescription.variantId).turns.find((t) => t.knob === knobName);
-  const to = turn ? notch(turn, prescription, -1) : null;
-  return to === null ? null : turnTo(prescription, knobName, to);
+  const { turns } = variantOf(exercise, prescription.variantId);
+  const turn = turns.find((t) => t.knob === knobName);
+  const to = turn ? notch(turn, prescription, -1, shelf) : null;
+  return to === null ? null : turnWithLoad(turns, prescription, knobName, to, shelf);
 }
 
 /** The knob that was turned last in the variant's own order, one notch back; null at the easiest setting. */
-export function easierNotch(exercise: Exercise, prescription: Prescription): TurnedChange | null {
-  return knobsTurnedOnTheWay(exercise, prescription, {})[0] ?? null;
+export function easierNotch(
+  exercise: Exercise,
+  prescription: Prescription,
+  shelf: Shelf,
+): TurnedChange | null {
+  return knobsTurnedOnTheWay(exercise, prescription, shelf)[0] ?? null;
 }
 
 /** The variant before this one in the progression, at its own first dose; null for the easiest. */
@@ -71,7 +78,7 @@ function knobsTurnedOnTheWay(exercise: Exercise, prescription: Prescription, she
   const beyond = turns.slice(last + 1);
   return [...reached, ...beyond].flatMap((turn) => {
     const to = notch(turn, prescription, -1, shelf);
-    return to === null ? [] : [turnTo(prescription, turn.knob, to)];
+    return to === null ? [] : [turnWithLoad(turns, prescription, turn.knob, to, shelf)];
   });
 }
 

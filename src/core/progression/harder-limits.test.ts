@@ -88,12 +88,15 @@ describe("load", () => {
   /** 2–10 % is the range in print (ACSM 2009, recalled); small loads move by one increment instead. */
   it.each([
     [40, -5, 38],
-    [36, 10, 40],
+    [36, 10, 38],
+    [40, 5, null],
+    [30, 10, 32],
+    [38, 10, 40],
     [0, 5, 2],
     [8, 5, 10],
     [20, -20, 16],
     [2, -10, 0],
-  ])("%d kg by %d %% becomes %d kg", (from, percent, to) => expect(loadNotch(shelf, from, percent)).toBe(to));
+  ])("%d kg by %d %% becomes %s kg", (from, percent, to) => expect(loadNotch(shelf, from, percent)).toBe(to));
 
   it("stops at the end of the shelf and at nothing", () => {
     expect(loadNotch(shelf, 40, 5)).toBeNull();

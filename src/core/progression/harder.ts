@@ -1,5 +1,6 @@
 import type { DemandBook } from "~/core/demand/demand-book";
-import { turnTo, type TurnedChange } from "./change";
+import { turnWithLoad } from "./calendar-load";
+import type { TurnedChange } from "./change";
 import {
   firstPrescription,
   variantOf,
@@ -53,7 +54,7 @@ export function harder(exercise: Exercise, prescription: Prescription, options: 
       leftAlone ??= turn.knob;
       continue;
     }
-    const change = turnTo(prescription, turn.knob, to);
+    const change = turnWithLoad(variant.turns, prescription, turn.knob, to, shelf);
     const stop = obstacle(
       change.prescription,
       variant,

@@ -30,6 +30,12 @@ const contactsADay: Readonly<Record<Spring, number>> = {
 const order: readonly Spring[] = ["none", "rebound", "two-leg-landing", "single-leg-landing", "cutting"];
 const mostSpringDays = 3;
 
+/** The most ground contacts a day that a plan may come to, by its hardest spring. */
+export function mostContactsADay(items: readonly Pick<CountedItem, "spring">[]): number {
+  const hardest = order[Math.max(0, ...items.map(({ spring }) => order.indexOf(spring)))] ?? "none";
+  return contactsADay[hardest];
+}
+
 /**
  * Which sums of a plan go beyond what is usual when everything is done on one day: minutes against the person's, more than ten
  * items, ground contacts of a day and of a week, days of springs a week.
@@ -43,8 +49,7 @@ const mostSpringDays = 3;
 export function planTotals(items: readonly CountedItem[], minutesPerDay: number | null): PlanTotal[] {
   const { minutes } = planMinutes(items.map(({ time }) => time));
   const springs = items.filter(({ spring, time }) => spring !== "none" && time.contacts > 0);
-  const hardest = order[Math.max(0, ...springs.map(({ spring }) => order.indexOf(spring)))] ?? "none";
-  const perDay = contactsADay[hardest];
+  const perDay = mostContactsADay(springs);
   const sum = (pick: (item: CountedItem) => number) => springs.reduce((all, item) => all + pick(item), 0);
   const found: PlanTotal[] = [
     { code: "minutes", value: Math.round(minutes), most: minutesPerDay ?? Infinity },

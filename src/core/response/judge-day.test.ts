@@ -20,7 +20,10 @@ describe("clean reps", () => {
     ["'some' of an odd number", 7, [fault("some")], 4, false],
     ["'most' leaves none", 8, [fault("most")], 0, true],
     ["exactly half is most", 8, [fault(4)], 4, true],
-    ["two faults spoil the same reps", 8, [fault(2), fault(3)], 5, false],
+    ["two faults add up", 8, [fault(2), fault(3)], 3, true],
+    ["and not beyond what was done", 4, [fault(3), fault(3)], 0, true],
+    ["two that nobody counted are most", 8, [fault("some"), fault("some")], 0, true],
+    ["one counted and one not", 10, [fault(1), fault("some")], 5, true],
     ["more than was done is all", 4, [fault(9)], 0, true],
   ])("%s", (_what, done, faults, clean, most) => {
     expect(cleanReps({ reps: done, faults })).toBe(clean);

@@ -6,8 +6,11 @@ import type { Prescription } from "~/core/exercise/prescription";
 import { cleanReps, markedInMostReps } from "./clean-reps";
 import { effusionKnownAt } from "./effusion-known-at";
 import { fallsBelow } from "./falls-below";
+import { loadTestBand } from "./load-test-band";
+import { painCause, type PainCause } from "./pain-cause";
 import { painResponse, type DuringBand, type NextDayBand } from "./pain-response";
 import { painSchool, type PainSchoolCode } from "./pain-school";
+import { workDone, type WorkDone } from "./work-done";
 import type { NextDayReport, SetRecord, Side, TrainingDay } from "./session-record";
 import { trainingDayState, type TrainingDayState } from "./training-day-state";
 
@@ -29,6 +32,10 @@ export interface DayJudgement {
   readonly swellingMore: boolean;
   /** The swelling was graded by a clinician, and not only reported. */
   readonly effusionUp: boolean;
+  /** What was done of the sets that decide, beside what was asked; null where the dose counts nothing. */
+  readonly work: WorkDone | null;
+  /** Pain before lay above the school's go band already. */
+  readonly soreStart: boolean;
   /** Highest perceived exertion of the involved side's sets. */
   readonly effort: number;
   readonly effortWithinCap: boolean;
@@ -48,7 +55,20 @@ export interface DayJudgement {
   readonly fear: boolean;
   /** Pinch 0–3; ungraded pinching and blocking count as 3. */
   readonly pinchGrade: number;
-  readonly painWith: "depth" | "effort";
+  /** What was said of the gravest: a pinch with a grade, one without, a block; null without either. */
+  readonly pinchSaid: "graded" | "ungraded" | "block" | null;
+  /** What the worst pain is laid to. */
+  readonly painWith: PainCause["with"];
+  /** Where the worst pain was felt, degrees; null where nobody said. */
+  readonly painArc: PainCause["arc"];
+  /** A band of effort has newtons, and of a set nobody read them. */
+  readonly forceUnread: boolean;
+  /** A set was pushed harder than the band: it counts as done. */
+  readonly forceAbove: boolean;
+  /** The work was felt where it should not be. */
+  readonly wrongPlace: boolean;
+  /** The next day was judged by a loading test, and not on waking. */
+  readonly byLoadTest: boolean;
 }
 
 export interface DayContext {
@@ -66,6 +86,9 @@ export interface DayContext {
 
 const muscleSorenessCountsAbove = 5;
 const muscleSorenessSettlesHours = 48;
+const hourMs = 3_600_000;
+/** One step of perceived exertion, per cent of the most. */
+const percentOfFeel = 10;
 
 /**
  * Judges one training day of one item; only the involved side (the worse, where both are) decides, but for a pinch or a block:
@@ -77,22 +100,26 @@ export function judgeDay(day: TrainingDay, context: DayContext): DayJudgement {
   const easier = sets.some((set) => easierThanPrescribed(set, context));
   const state = trainingDayState(day, context.now);
   const report = countedReport(day, state, context);
-  const lasting = (report?.settledHours ?? 0) > muscleSorenessSettlesHours;
+  const lasting = lastsTooLong(day, report);
   // Pain at the site counts whichever leg was working; soreness of a muscle is of the leg that worked.
   const atSite = others.filter(({ painSite }) => painSite === "episode");
-  const painDuring = Math.max(0, ...[...sets, ...atSite].map((set) => countedPain(set, lasting)));
+  const felt = [...sets, ...atSite].map((set) => ({ set, pain: countedPain(set, lasting) }));
+  const painDuring = Math.max(0, ...felt.map(({ pain }) => pain));
   const pain = painResponse({
     school: context.school,
     painBefore: day.painBefore,
     painDuring,
     ...(report ? { painNextDay: nextDayPain(report, context.school) } : {}),
   });
+  const test = report ? loadTestOf(report, context.school) : undefined;
+  const cause = painCause(felt, context.dose);
   const gradedAt = effusionKnownAt(day, context);
   const effusionUp = gradedAt !== null;
   const effort = Math.max(0, ...sets.map((set) => set.effort));
   const cap = dosePolicy(context.dose.policy).effortCap;
   const swellingMore = report?.swelling === "more" || effusionUp;
   const faults = sets.flatMap((set) => set.faults.filter((fault) => fault.severity === "marked"));
+  const asksForce = !!context.dose.effort && context.maximumN !== null;
   return {
     date: day.date,
     lastSessionAt: day.lastSessionAt,
@@ -100,12 +127,18 @@ export function judgeDay(day: TrainingDay, context: DayContext): DayJudgement {
     state,
     reactionKnownAt: effusionUp ? gradedAt : (report?.receivedAt ?? null),
     during: pain.during,
-    nextDay: swellingMore ? "ease" : pain.nextDay,
+    nextDay: swellingMore
+      ? "ease"
+      : test === undefined
+        ? pain.nextDay
+        : loadTestBand(test, day.fineTestBefore),
     painBefore: day.painBefore,
     painDuring,
     painNextDay: report ? nextDayPain(report, context.school) : null,
     swellingMore,
     effusionUp,
+    work: workDone(sets, context),
+    soreStart: day.painBefore > painSchool(context.school).goMax,
     effort,
     effortWithinCap: cap === null || effort <= cap,
     atTop: enoughSets(sets, context) && !easier && sets.every((set) => reachesTop(set, context)),
@@ -121,21 +154,38 @@ export function judgeDay(day: TrainingDay, context: DayContext): DayJudgement {
     markedInMostOfLastSet: lastSets(sets).some(markedInMostReps),
     fear: sets.some((set) => set.limit?.kind === "fear"),
     pinchGrade: Math.max(0, ...day.sets.map(pinchGrade)),
-    painWith: sets.find((set) => set.painWith)?.painWith ?? usualPainSource(context.dose),
+    pinchSaid: pinchSaid(day.sets),
+    painWith: cause.with,
+    painArc: cause.arc,
+    forceUnread: asksForce && sets.some(({ forceN }) => forceN === undefined),
+    forceAbove: asksForce && sets.some((set) => isAboveBand(set, context)),
+    wrongPlace: sets.some((set) => set.limit?.kind === "wrong-place"),
+    byLoadTest: test !== undefined,
   };
 }
 
 /** The report that is judged: one in time; of one that came too late only bad news, for good news it is no report. */
 function countedReport(
-  { report, painBefore }: TrainingDay,
+  { report, painBefore, fineTestBefore }: TrainingDay,
   state: TrainingDayState,
   { school, now }: DayContext,
 ): NextDayReport | undefined {
   if (state === "reported") return report;
   if (!report || Date.parse(report.receivedAt) > Date.parse(now)) return undefined;
-  const painNextDay = nextDayPain(report, school);
-  const { nextDay } = painResponse({ school, painBefore, painDuring: painBefore, painNextDay });
-  return nextDay === "ease" || report.swelling === "more" ? report : undefined;
+  const test = loadTestOf(report, school);
+  const { nextDay } = painResponse({ school, painBefore, painDuring: painBefore, painNextDay: report.pain });
+  const band = test === undefined ? nextDay : loadTestBand(test, fineTestBefore);
+  return band === "ease" || report.swelling === "more" ? report : undefined;
+}
+
+/** Soreness of the worked muscle beyond 48 h: by the report, or by the next session's word that it is still there. */
+function lastsTooLong(
+  { lastSessionAt, stillSoreAt }: TrainingDay,
+  report: NextDayReport | undefined,
+): boolean {
+  if ((report?.settledHours ?? 0) > muscleSorenessSettlesHours) return true;
+  if (stillSoreAt === undefined) return false;
+  return Date.parse(stillSoreAt) - Date.parse(lastSessionAt) > muscleSorenessSettlesHours * hourMs;
 }
 
 /** The last set of each leg, or of both together. */
@@ -143,11 +193,12 @@ function lastSets(sets: readonly SetRecord[]): SetRecord[] {
   return [...new Map(sets.map((set) => [set.side, set])).values()];
 }
 
-/** A loading test counts before the pain on waking where the school is judged on one. */
-function nextDayPain(report: NextDayReport, school: PainSchoolCode): number {
-  const onTest = painSchool(school).nextDayOn === "loading-test";
-  return (onTest ? report.loadTestPain : undefined) ?? report.pain;
-}
+/** Pain of the loading test, where the school is judged on one and the report has it. */
+const loadTestOf = (report: NextDayReport, school: PainSchoolCode): number | undefined =>
+  painSchool(school).nextDayOn === "loading-test" ? report.loadTestPain : undefined;
+
+const nextDayPain = (report: NextDayReport, school: PainSchoolCode): number =>
+  loadTestOf(report, school) ?? report.pain;
 
 function easierThanPrescribed(set: SetRecord, { dose, settings = {} }: DayContext): boolean {
   if (set.loadKg !== undefined && set.loadKg < (dose.loadKg ?? 0)) return true;
@@ -168,6 +219,15 @@ function countedPain(set: SetRecord, lasting: boolean): number {
   return lasting || set.painDuring > muscleSorenessCountsAbove ? set.painDuring : 0;
 }
 
+/** How the gravest pinch of some sets was put: a block before a pinch without a grade, that before one with. */
+function pinchSaid(sets: readonly SetRecord[]): DayJudgement["pinchSaid"] {
+  const limits = sets.flatMap(({ limit }) => limit ?? []);
+  if (limits.some(({ kind }) => kind === "block")) return "block";
+  const pinches = limits.filter(({ kind }) => kind === "pinch");
+  if (pinches.length === 0) return null;
+  return pinches.some(({ pinchGrade: grade }) => grade === undefined) ? "ungraded" : "graded";
+}
+
 /**
  * How grave a pinch a set ended with, 0–3; a block is the gravest, and so is a pinch nobody graded.
  *
@@ -176,10 +236,6 @@ function countedPain(set: SetRecord, lasting: boolean): number {
 export function pinchGrade({ limit }: Pick<SetRecord, "limit">): number {
   if (limit?.kind === "block") return 3;
   return limit?.kind === "pinch" ? (limit.pinchGrade ?? 3) : 0;
-}
-
-function usualPainSource(dose: Dose): "depth" | "effort" {
-  return dose.effort || (dose.loadKg ?? 0) > 0 ? "effort" : "depth";
 }
 
 /** As many sets as the dose asks for on each side that decides. */
@@ -195,12 +251,28 @@ function reachesTop(set: SetRecord, { dose, maximumN }: DayContext): boolean {
     [set.holdSeconds ?? 0, dose.hold?.top],
     [set.contacts ?? 0, dose.contacts?.top],
     [set.minutes ?? 0, dose.minutes],
-    [
-      set.forceN,
-      dose.effort && maximumN !== null ? effortTarget({ maximumN, ...dose.effort }).lowN : undefined,
-    ],
+    forceReached(set, dose, maximumN),
   ];
   return done.every(
     ([value, wanted]) => value === undefined || wanted === undefined || value >= wanted - 1e-9,
   );
+}
+
+/**
+ * What was pushed and what the band asks at least, newtons. Where no maximum is known, effort by feel stands for it: 7 of 10
+ * for 70 %.
+ */
+function forceReached(
+  set: SetRecord,
+  { effort }: Dose,
+  maximumN: number | null,
+): [number | undefined, number | undefined] {
+  if (!effort) return [undefined, undefined];
+  if (maximumN === null) return [set.effort * percentOfFeel, effort.lowPercent];
+  return [set.forceN, effortTarget({ maximumN, ...effort }).lowN];
+}
+
+function isAboveBand({ forceN }: SetRecord, { dose: { effort }, maximumN }: DayContext): boolean {
+  if (!effort || maximumN === null || forceN === undefined) return false;
+  return forceN > effortTarget({ maximumN, ...effort }).highN + 1e-9;
 }

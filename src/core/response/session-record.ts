@@ -10,6 +10,9 @@ export const Side = oneOf(
 export type Side = Static<typeof Side>;
 
 export const limitKinds = ["pain", "pinch", "block", "stretch", "fear", "weakness", "wrong-place"] as const;
+/** What pain came with: a depth or angle, effort or load, the way down, the way up, only afterwards, nothing one can name. */
+export const painPatterns = ["depth", "effort", "down", "up", "after", "none"] as const;
+const PainAngle = Type.Integer({ minimum: -30, maximum: 150 });
 export const faultPhases = ["down", "bottom", "up"] as const;
 
 /** A fault seen in a set. `reps` is a count, or 'some' (fewer than half) / 'most' (half or more). */
@@ -39,7 +42,11 @@ export const SetRecord = Type.Object(
     loadKg: Type.Optional(Type.Number({ minimum: 0, maximum: 500 })),
     painDuring: Pain,
     painSite: oneOf(["episode", "muscle", "elsewhere"]),
-    painWith: Type.Optional(oneOf(["depth", "effort"])),
+    painWith: Type.Optional(oneOf(painPatterns)),
+    /** Bend of the joint that works, degrees, at which pain began and, where it passed again, ended. */
+    painArc: Type.Optional(
+      Type.Object({ fromDeg: PainAngle, toDeg: Type.Optional(PainAngle) }, { additionalProperties: false }),
+    ),
     effort: Type.Number({ minimum: 0, maximum: 10, multipleOf: 0.5, description: "Perceived exertion 0–10" }),
     limit: Type.Optional(
       Type.Object(
@@ -85,6 +92,10 @@ export const TrainingDay = Type.Object(
     painBefore: Pain,
     sets: Type.Array(SetRecord, { maxItems: 60 }),
     report: Type.Optional(NextDayReport),
+    /** When the next session noted that the muscles were still sore from this day. */
+    stillSoreAt: Type.Optional(Type.String({ format: "date-time" })),
+    /** The loading test that was fine last before this day, where the plan has such a test. */
+    fineTestBefore: Type.Optional(Pain),
     /** Day on which a clinician graded the effusion higher than before, where that belongs to this training day. */
     effusionUpOn: Type.Optional(Type.String({ format: "date" })),
     /** When that grade reached the record, where it is known. */

@@ -4,6 +4,7 @@ import { after } from "~/core/decision/record/record-view";
 import { fineDaysThatEnd } from "~/core/decision/rules/ease-cause";
 import { judgedDays } from "~/core/decision/record/judged-days";
 import type { DayJudgement } from "~/core/response/judge-day";
+import { regionLoad } from "~/core/exercise/region-load";
 import type { CaseDay } from "~/core/case/case-days";
 import type { CaseFile, CaseItem } from "~/core/case/case-file";
 
@@ -38,7 +39,10 @@ export function flareTrace(
       items.map(({ item, input, days: judged }) => ({
         itemId: item.id,
         changes: input.changes,
+        addedAt: addedTo(days, item),
         during: judged.find((d) => d.date === day.date)?.during ?? null,
+        pain: judged.find((d) => d.date === day.date)?.painDuring ?? 0,
+        load: regionLoad(input.exercise, file.pathway.region),
         loadsSite: item.lane === file.pathway.siteLane,
       })),
       { from: before?.lastSessionAt ?? null, to: day.lastSessionAt },
@@ -57,6 +61,12 @@ export function flareTrace(
       ? { suspect: true, on: day.date, why: suspect.why }
       : { suspect: false, on: day.date, names, ...(answered ? { answered } : {}) };
   };
+}
+
+/** When an item joined a plan that had been worked at before; null for one of the first. */
+function addedTo(days: readonly CaseDay[], { prescriptions: [first] }: CaseItem): string | null {
+  const began = days[0]?.lastSessionAt;
+  return first && began !== undefined && after(first.from, began) ? first.from : null;
 }
 
 /** The latest day that ended in a reaction, unless three fine days have followed it. */

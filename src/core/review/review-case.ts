@@ -17,11 +17,13 @@ import { Lane } from "~/core/exercise/body";
 import { Prescription } from "~/core/exercise/prescription";
 import { adherenceNeeded } from "~/core/response/lane-adherence";
 import { PainSchoolCode } from "~/core/response/pain-school";
-import { weeklyMeanRise } from "~/core/response/weekly-mean-rise";
+import { symptomClock, SymptomClock } from "./symptom-clock";
+import { painSchool } from "~/core/response/pain-school";
 import { localDay } from "~/core/schedule/local-day";
-import { caseDays, type CaseDay } from "~/core/case/case-days";
+import { caseDays } from "~/core/case/case-days";
 import type { CaseFile } from "~/core/case/case-file";
-import { flareTrace, judgedItem, type JudgedItem } from "./flare-trace";
+import { judgedItem, type JudgedItem } from "./flare-trace";
+import { dayPains, lastReaction, lowestOf, rebaselineDays, withPlan } from "./plan-context";
 import { lanesAdherence, lanesTrained } from "./lanes-adherence";
 import {
   barredMeasures,
@@ -57,6 +59,10 @@ export const CaseReview = Type.Object({
   gate: Type.Union([GateResult, Type.Null()]),
   lanes: Type.Array(LaneReadiness),
   changeBudget: Type.Object({ used: Type.Integer(), limit: Type.Integer() }),
+  /** 'No change in three weeks', beside whatever is proposed; null while there is nothing to say. */
+  symptomClock: Type.Union([SymptomClock, Type.Null()]),
+  /** Days since anything of the plan was done, once everything is to be measured again; null before. */
+  rebaselineDays: Type.Union([Type.Integer(), Type.Null()]),
   items: Type.Array(ItemReview),
 });
 export type CaseReview = Static<typeof CaseReview>;
@@ -88,7 +94,7 @@ export function reviewCase(
     .map((item) => judgedItem(item, itemInput(file, days, item, stage, school)));
   const adherence = lanesAdherence(file, days, items, today);
   const trained = lanesTrained(file, days, items, stage, { today, stageEnteredOn });
-  const inputs = withPlan(file, days, items, adherence, today);
+  const inputs = withPlan(file, days, items, adherence, today, book);
   const lanes = laneReadiness(
     stage.lanes.map(({ lane }) => lane),
     inputs.map(({ item, input, days }) => ({
@@ -136,6 +142,14 @@ export function reviewCase(
     gate,
     lanes,
     changeBudget: budget,
+    symptomClock: symptomClock({
+      days: dayPains(days, items),
+      goMax: painSchool(school).goMax,
+      adherencePercent: lowestOf(adherence),
+      nextDayFine: lastReaction(items) === "fine",
+      today,
+    }),
+    rebaselineDays: rebaselineDays(inputs, book),
     items: inputs.map(({ item, input, days: judged }, i) => {
       const ahead = queue.get(item.id);
       const within = ahead === undefined || budget.used + ahead < budget.limit;
@@ -158,48 +172,6 @@ export function reviewCase(
 /** Two harder items a week when the site is irritable or in the first stage. */
 export function isCareful(file: CaseFile, stage: Stage): boolean {
   return file.episode.irritability === "high" || stage === file.pathway.stages[0];
-}
-
-/** What the plan as a whole bears on each item: a reaction and its suspects, the lane's adherence, the mean of the weeks. */
-function withPlan(
-  file: CaseFile,
-  days: readonly CaseDay[],
-  items: readonly JudgedItem[],
-  adherence: ReadonlyMap<Lane, number | null>,
-  today: string,
-): JudgedItem[] {
-  const trace = flareTrace(file, days, items);
-  const lastPain = lastPainOf(days, file.zone);
-  const rise = weeklyMeanRise(
-    days.map(({ date }) => ({
-      date,
-      pain: Math.max(
-        0,
-        ...items.flatMap((e) => e.days.filter((d) => d.date === date)).map((d) => d.painDuring),
-      ),
-    })),
-    today,
-  );
-  return items.map((entry) => {
-    const percent = adherence.get(entry.item.lane) ?? null;
-    const input: DecideInput = {
-      ...entry.input,
-      ...(trace ? { flare: trace(entry.item.id) } : {}),
-      ...(lastPain ? { lastPain } : {}),
-      ...(percent === null ? {} : { laneAdherencePercent: percent }),
-      ...(rise === null ? {} : { weeklyMeanRise: rise }),
-    };
-    return { ...entry, input };
-  });
-}
-
-/** The last known pain on waking or before a session, whatever was trained. */
-function lastPainOf(days: readonly CaseDay[], zone: string): DecideInput["lastPain"] {
-  const last = days.at(-1);
-  if (!last) return undefined;
-  return last.report
-    ? { pain: last.report.pain, on: localDay(last.report.receivedAt, zone) }
-    : { pain: last.painBefore, on: last.date };
 }
 
 /** Signed changes up to `asOf`, item by item; what has left the plan since counts for the week as well. */

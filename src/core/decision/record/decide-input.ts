@@ -47,6 +47,8 @@ export const StopSignal = Type.Object(
     code: Type.String({ minLength: 1, maxLength: 60 }),
     scope: oneOf(stopScopes),
     raisedAt: instant,
+    /** How soon somebody has to see it, for words. */
+    urgency: Type.Optional(Type.String({ minLength: 1, maxLength: 20 })),
     clearedAt: Type.Optional(instant),
   },
   { additionalProperties: false },
@@ -115,6 +117,13 @@ export const DecideInput = Type.Object(
     flare: Type.Optional(FlareTrace),
     /** Mean pain of the last seven days less that of the seven before, where both are known. */
     weeklyMeanRise: Type.Optional(Type.Number({ minimum: -10, maximum: 10 })),
+    /** Ground contacts a day of the plan's other exercises, and the most that the plan may come to. */
+    contacts: Type.Optional(
+      Type.Object(
+        { elsewhere: Type.Integer({ minimum: 0 }), most: Type.Integer({ minimum: 0 }) },
+        { additionalProperties: false },
+      ),
+    ),
     laneAdherencePercent: Type.Optional(Type.Number({ minimum: 0, maximum: 100 })),
     changeBudget: Type.Optional(
       Type.Object(

@@ -57,6 +57,13 @@ export const evidenceCodes = [
   "effusion-raised",
   "effusion-some",
   "effusion-up",
+  "hold-band-run",
+  "force-unread",
+  "force-above",
+  "wrong-place",
+  "wrong-place-again",
+  "plan-contacts",
+  "cue-first",
 ] as const;
 
 export const EvidenceCode = oneOf(evidenceCodes);

@@ -17,5 +17,12 @@ export function judgedDays({
   zone,
 }: Basis): readonly DayJudgement[] {
   const context: DayContext = { dose, settings, school, involvedSide, maximumN: maximumN ?? null, now, zone };
-  return trainingDays.map((day) => judgeDay(day, context));
+  let fineTest: number | undefined;
+  return trainingDays.map((day) => {
+    const fineTestBefore = day.fineTestBefore ?? fineTest;
+    const judged = judgeDay(fineTestBefore === undefined ? day : { ...day, fineTestBefore }, context);
+    if (judged.byLoadTest && judged.nextDay === "fine" && judged.painNextDay !== null)
+      fineTest = judged.painNextDay;
+    return judged;
+  });
 }

@@ -1,7 +1,9 @@
 import { variantOf } from "~/core/exercise/exercise";
 import type { Prescription } from "~/core/exercise/prescription";
 import { obstacle } from "~/core/limit/obstacle";
-import type { Restriction } from "~/core/limit/restriction";
+import { shelfUnder, type Restriction } from "~/core/limit/restriction";
+import type { Demand } from "~/core/demand/demand";
+import type { Shelf } from "~/core/progression/notch";
 import type { DemandBook } from "~/core/demand/demand-book";
 import { labelBook } from "~/core/demand/label-book";
 import type { Harder } from "~/core/progression/harder";
@@ -27,6 +29,10 @@ export interface RecordView {
   readonly next: Harder;
   /** The limit that the present prescription breaks already, or null. */
   readonly beyond: Restriction | null;
+  /** The loads to hand, by kit. */
+  readonly shelf: Shelf;
+  /** What a prescription asks of the body; null where nobody can tell. */
+  readonly demandOf: (prescription: Prescription) => Demand | null;
   /** Whether no limit in force bars a prescription for this body. */
   readonly allows: (prescription: Prescription) => boolean;
 }
@@ -58,6 +64,11 @@ export function viewRecord(
     lastChange: known.changes.at(-1),
     next: nextHarder(known, today, book),
     beyond: stopOf(input.prescription),
+    shelf: shelfUnder(input.restrictions, today),
+    demandOf: (prescription) => {
+      const told = book.demandOf(input.exercise, prescription);
+      return told.ok ? told.demand : null;
+    },
     allows: (prescription) => stopOf(prescription) === null,
   };
 }

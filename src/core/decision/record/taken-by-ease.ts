@@ -21,8 +21,10 @@ export function takenByEase({ exercise, prescription, changes }: Basis): TurnedC
     const own = turns.find((turn) => turn.knob === name);
     if (own && notch(own, prescription, 1) !== null) continue;
     const knob = knobByName(name);
-    const [was, is] = [knob.read(before), knob.read(prescription)];
-    if (was !== undefined && is !== undefined && lowerEnd(was) > lowerEnd(is))
+    const hardest = knob.words?.at(-1);
+    const [was, is] = [knob.read(before) ?? hardest, knob.read(prescription) ?? hardest];
+    if (was === undefined || is === undefined) continue;
+    if (knob.rank(was) > knob.rank(is) || lowerEnd(was) > lowerEnd(is))
       return turnTo(prescription, name, was);
   }
   return null;

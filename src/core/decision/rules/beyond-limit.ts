@@ -12,11 +12,11 @@ const binds: ReadonlySet<string> = new Set(["surgeon", "procedure", "condition",
  * cause of an ease. Source: common practice; the surgeon's sheet wins.
  */
 export function beyondLimit(view: RecordView): Finding | null {
-  const { beyond, input, allows } = view;
+  const { beyond, input, allows, shelf } = view;
   if (!beyond || !binds.has(beyond.origin)) return null;
   const { says, origin, until } = beyond;
   const because = [evidence("beyond-limit", { says, origin, ...(until === undefined ? {} : { until }) })];
-  const change = nearestWithin(input.exercise, input.prescription, allows);
+  const change = nearestWithin(input.exercise, input.prescription, allows, shelf);
   return change
     ? { outcome: "ease", rule: "ease-beyond-limit", evidence: because, change, review: true }
     : {

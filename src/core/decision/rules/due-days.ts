@@ -1,3 +1,4 @@
+import { loadJump } from "~/core/progression/load-jump";
 import type { DayJudgement } from "~/core/response/judge-day";
 import { after, type RecordView } from "~/core/decision/record/record-view";
 import { neededRun } from "~/core/decision/record/knob-history";
@@ -5,8 +6,13 @@ import { dayQualifies } from "./qualifying-day";
 
 /** Qualifying days in a row that this item needs for its next step. */
 export function neededDays({ input, next }: RecordView): number {
-  return next.found === "change" ? neededRun(input.changes, next.change.knob) : neededRun([], "");
+  if (next.found !== "change") return neededRun([], "");
+  const need = neededRun(input.changes, next.change.knob);
+  return loadJump(next.change) === null ? need : Math.max(need, daysForJump);
 }
+
+/** A step of load that is more than usual asks for so many (common practice). */
+const daysForJump = 3;
 
 const isGood = (day: DayJudgement) => dayQualifies(day, { withHoldBand: false });
 

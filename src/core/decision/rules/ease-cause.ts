@@ -5,6 +5,7 @@ import type { EaseCauseCode } from "~/core/decision/record/decide-input";
 import { evidence, type Evidence } from "~/core/decision/record/evidence";
 import { after, type RecordView } from "~/core/decision/record/record-view";
 import * as remedy from "./ease-remedy";
+import { shortOfPain } from "./short-of-pain";
 
 /** One cause of an ease: how it is seen in the record, and what is tried, first choice first. */
 export interface EaseCause {
@@ -23,7 +24,7 @@ export const easeCauses: readonly EaseCause[] = [
   {
     code: "pain-at-depth",
     seen: (view) => painDuring(view, "depth"),
-    remedies: always(remedy.lessRange, remedy.sitBack, remedy.easierVariantRemedy),
+    remedies: (view) => [...shortOf(view), remedy.lessRange, remedy.sitBack, remedy.easierVariantRemedy],
   },
   {
     code: "pain-with-effort",
@@ -38,7 +39,7 @@ export const easeCauses: readonly EaseCause[] = [
   {
     code: "marked-fault",
     seen: markedFault,
-    remedies: always(remedy.moreSupport, remedy.lessRange, remedy.easierVariantRemedy),
+    remedies: always(remedy.guideKnee, remedy.moreSupport, remedy.lessRange, remedy.easierVariantRemedy),
   },
   {
     code: "too-few-clean",
@@ -48,6 +49,7 @@ export const easeCauses: readonly EaseCause[] = [
       remedy.lowerEffortBand,
       remedy.shorterHold,
       remedy.fewerContacts,
+      remedy.fewerMinutes,
       remedy.bottomTwoLower,
       remedy.easierVariantRemedy,
     ),
@@ -62,11 +64,26 @@ export const easeCauses: readonly EaseCause[] = [
   },
 ];
 
+const painfulDay = (view: RecordView, source: "depth" | "effort"): DayJudgement | undefined =>
+  dueDays(view).find(({ during, painWith }) => during === "ease" && painWith === source);
+
 function painDuring(view: RecordView, source: "depth" | "effort"): Evidence | null {
-  const day = dueDays(view).find(({ during, painWith }) => during === "ease" && painWith === source);
+  const day = painfulDay(view, source);
   if (!day) return null;
-  const { painBefore, painDuring: pain } = day;
-  return evidence("pain-during-ease", { school: view.input.school, painBefore, painDuring: pain }, day.date);
+  const { painBefore, painDuring: pain, painArc } = day;
+  const where = painArc && {
+    form: painArc.toDeg === undefined ? "angle" : "arc",
+    fromDeg: painArc.fromDeg,
+    ...(painArc.toDeg === undefined ? {} : { toDeg: painArc.toDeg }),
+  };
+  const values = { school: view.input.school, painBefore, painDuring: pain, ...where };
+  return evidence("pain-during-ease", values, day.date);
+}
+
+/** Where the angle of the pain is known, the range goes to short of it. */
+function shortOf(view: RecordView): remedy.Remedy[] {
+  const arc = painfulDay(view, "depth")?.painArc;
+  return arc ? [(asked) => shortOfPain(asked, arc)] : [];
 }
 
 /** The latest reaction in the ease band that is still due. */
@@ -76,10 +93,15 @@ function flare(view: RecordView): Evidence | null {
   if (!day) return null;
   if (day.effusionUp) return evidence("effusion-up", {}, day.date);
   if (day.swellingMore) return evidence("swelling-more", {}, day.date);
-  const { painBefore, painNextDay } = day;
+  const { painBefore, painNextDay, byLoadTest } = day;
   return evidence(
     "next-day-ease",
-    { school: view.input.school, painBefore, painNextDay: painNextDay ?? 0 },
+    {
+      school: view.input.school,
+      painBefore,
+      painNextDay: painNextDay ?? 0,
+      ...(byLoadTest ? { form: "test" } : {}),
+    },
     day.date,
   );
 }
@@ -110,7 +132,19 @@ function tooFewClean(view: RecordView): Evidence | null {
   if (!latest || latest !== view.days.at(-1)) return null;
   const lastTwo = view.days.slice(-2);
   if (lastTwo.length < 2 || !lastTwo.every((day) => day.belowBottom)) return null;
-  return evidence("below-bottom-twice", { first: lastTwo[0]?.date ?? "" }, lastTwo[1]?.date);
+  const [before, last] = lastTwo;
+  const figures: Evidence["values"] =
+    before?.work && last?.work
+      ? {
+          form: "figures",
+          unit: last.work.unit,
+          done: last.work.done.join(", "),
+          doneBefore: before.work.done.join(", "),
+          bottom: last.work.bottom,
+          leg: last.work.leg,
+        }
+      : {};
+  return evidence("below-bottom-twice", { first: before?.date ?? "", ...figures }, last?.date);
 }
 
 function absence(view: RecordView): Evidence | null {

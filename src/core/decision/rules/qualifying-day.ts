@@ -1,4 +1,6 @@
 import { dosePolicy } from "~/core/dose/dose-policy";
+import { after } from "~/core/decision/record/record-view";
+import type { WorkDone } from "~/core/response/work-done";
 import type { DayJudgement } from "~/core/response/judge-day";
 import type { DecideInput } from "~/core/decision/record/decide-input";
 import type { Evidence } from "~/core/decision/record/evidence";
@@ -14,9 +16,12 @@ export interface DayCondition {
   readonly silent?: (day: DayJudgement, input: DecideInput) => boolean;
 }
 
-/** A sore start: pain before lies above the go band already, and the work added little (handbook: held, not punished). */
-const startedSore = ({ painBefore, painDuring }: DayJudgement) =>
-  painBefore > 0 && painDuring - painBefore <= 1;
+/** Pain before lies above the go band already, and the work added little: held, not punished (common practice). */
+const startedSore = ({ soreStart, painBefore, painDuring }: DayJudgement) =>
+  soreStart && painDuring - painBefore <= 1;
+/** Whether a clinician has answered anything since the day, or its reaction, was known. */
+const answered = (at: string | null, { answeredAt }: DecideInput) =>
+  at !== null && answeredAt !== undefined && !after(at, answeredAt);
 const pains = ({ painBefore, painDuring, painNextDay }: DayJudgement) => ({
   painBefore,
   painDuring,
@@ -47,7 +52,10 @@ export const dayConditions: readonly DayCondition[] = [
   {
     code: "pain-ease-answered",
     fails: (day) => day.during === "ease",
-    values: ({ painDuring }) => ({ painDuring }),
+    values: ({ painDuring, arrivedAt }, input) => ({
+      painDuring,
+      ...(answered(arrivedAt, input) ? {} : { form: "open" }),
+    }),
   },
   {
     code: "next-day-hold",
@@ -57,7 +65,10 @@ export const dayConditions: readonly DayCondition[] = [
   {
     code: "next-day-ease-answered",
     fails: (day) => day.nextDay === "ease",
-    values: (day) => some(pains(day), "painNextDay"),
+    values: (day, input) => ({
+      ...some(pains(day), "painBefore", "painNextDay"),
+      ...reactionForm(day, answered(day.reactionKnownAt, input)),
+    }),
     // The reaction is told as the other exercise's.
     silent: (_day, { flare }) => flare?.suspect === false,
   },
@@ -70,11 +81,23 @@ export const dayConditions: readonly DayCondition[] = [
     }),
   },
   { code: "easier-than-prescribed", fails: (day) => day.easierThanPrescribed },
-  { code: "short-of-top", fails: (day) => !day.atTop && !day.easierThanPrescribed },
+  {
+    code: "short-of-top",
+    fails: (day) => !day.atTop && !day.easierThanPrescribed,
+    values: ({ work }) => (work ? workValues(work) : {}),
+    // What is missing is the force, and that is said.
+    silent: ({ forceUnread, work }) => forceUnread && !!work && work.done.length >= work.setsAsked,
+  },
   {
     code: "marked-fault",
     fails: (day) => day.markedFault,
     values: ({ markedFaultNames }) => ({ faults: markedFaultNames.join(", ") }),
+  },
+  { code: "force-unread", fails: (day) => day.forceUnread },
+  {
+    code: "wrong-place",
+    fails: (day) => day.wrongPlace,
+    values: (_day, { exercise: { feltIn } }) => ({ feltIn }),
   },
   { code: "fear", fails: (day) => day.fear },
   {
@@ -84,6 +107,27 @@ export const dayConditions: readonly DayCondition[] = [
     silent: ({ pinchGrade }) => pinchGrade > 1,
   },
 ];
+
+/** What the body answered with, for words: swelling, a loading test, or the morning; and whether anybody has answered. */
+function reactionForm(day: DayJudgement, isAnswered: boolean): Record<string, string> {
+  const kind = day.effusionUp ? "effusion" : day.swellingMore ? "swelling" : day.byLoadTest ? "test" : "";
+  const form = isAnswered ? kind : kind ? `${kind}Open` : "open";
+  return form ? { form } : {};
+}
+
+/** What was done beside what was asked, for words. */
+function workValues({ unit, leg, done, bottom, top, setsAsked }: WorkDone): Record<string, string | number> {
+  if (done.length === 0) return { form: "leg", leg };
+  if (done.length < setsAsked) return { form: "sets", sets: done.length, asked: setsAsked, leg };
+  const round = (value: number) => Math.round(value * 10) / 10;
+  return {
+    form: "figures",
+    unit,
+    done: done.map(round).join(", "),
+    asked: bottom === top ? String(round(top)) : `${round(bottom)}–${round(top)}`,
+    leg,
+  };
+}
 
 /** Whether a day counts; `withHoldBand` lets pain in the hold band pass. */
 export function dayQualifies(day: DayJudgement, { withHoldBand }: { withHoldBand: boolean }): boolean {

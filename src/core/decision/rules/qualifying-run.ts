@@ -19,8 +19,8 @@ const unreportedThatBreak = 2;
 /**
  * The run of qualifying closed days at the present prescription. One unreported day in it neither counts nor
  * breaks it; two do, a poor one does, and so do eight days away.
- * Under the monitored school days in the hold band qualify too once there are four over at least ten days, all
- * next days fine and the mean not rising (later half against earlier half).
+ * Under the monitored school days in the hold band count too, once the latest of them, four at least, lie ten dates apart or
+ * more, all next days are fine and the mean of the last two is not above that of the first two.
  * Source: the 2-for-2 rule (NSCA, recalled) for counting days in a row; the rest common practice.
  */
 export function qualifyingRun(view: RecordView): QualifyingRun {
@@ -28,11 +28,19 @@ export function qualifyingRun(view: RecordView): QualifyingRun {
   const plain = backwards(closed, (day) => dayQualifies(day, { withHoldBand: false }));
   if (view.input.school !== "monitored") return { have: plain.length, days: plain, byHoldBand: false };
   const extended = backwards(closed, (day) => dayQualifies(day, { withHoldBand: true }));
-  const counts =
-    extended.length >= holdBandDaysNeeded && spans(extended) >= holdBandSpanDays && !isRising(extended);
-  return counts && extended.length > plain.length
-    ? { have: extended.length, days: extended, byHoldBand: true }
+  const long = longEnough(extended);
+  return long && extended.length > plain.length && !isRising(long)
+    ? { have: long.length, days: long, byHoldBand: true }
     : { have: plain.length, days: plain, byHoldBand: false };
+}
+
+/** The fewest latest days of a run that are four and lie ten dates apart; null where it is shorter. */
+function longEnough(run: readonly DayJudgement[]): readonly DayJudgement[] | null {
+  for (let from = run.length - holdBandDaysNeeded; from >= 0; from -= 1) {
+    const latest = run.slice(from);
+    if (spans(latest) >= holdBandSpanDays) return latest;
+  }
+  return null;
 }
 
 function backwards(closed: readonly DayJudgement[], counts: (day: DayJudgement) => boolean): DayJudgement[] {
@@ -51,15 +59,20 @@ function backwards(closed: readonly DayJudgement[], counts: (day: DayJudgement) 
   return run;
 }
 
-function spans(days: readonly DayJudgement[]): number {
+/** Dates from the first of some days to the last. */
+export function spans(days: readonly DayJudgement[]): number {
   const [first, last] = [days[0], days.at(-1)];
   return first && last ? daysBetween(first.date, last.date) : 0;
 }
 
-/** Mean pain of the later half above that of the earlier half; the middle day of an odd number is left out. */
-function isRising(days: readonly DayJudgement[]): boolean {
-  const half = Math.floor(days.length / 2);
+/** Mean pain during of a run's first two days and of its last two. */
+export function endMeans(days: readonly DayJudgement[]): { readonly first: number; readonly last: number } {
   const mean = (part: readonly DayJudgement[]) =>
     part.reduce((sum, day) => sum + day.painDuring, 0) / Math.max(1, part.length);
-  return mean(days.slice(-half)) > mean(days.slice(0, half));
+  return { first: mean(days.slice(0, 2)), last: mean(days.slice(-2)) };
+}
+
+function isRising(days: readonly DayJudgement[]): boolean {
+  const { first, last } = endMeans(days);
+  return last > first;
 }

@@ -1,4 +1,6 @@
 import type { Dose } from "~/core/dose/dose";
+import { doseMinutes } from "~/core/dose/dose-minutes";
+import { sidesOf } from "~/core/exercise/sides-of";
 import { dosePolicy } from "~/core/dose/dose-policy";
 import { heavySlowDays } from "~/core/dose/heavy-slow-calendar";
 import type { Harder } from "~/core/progression/harder";
@@ -30,6 +32,8 @@ const notInSight = 1000;
 /** No reason is nearer: a dose that never steps, an open signal, weeks away. */
 const beforeAll = -1;
 const staleAfterDays = 7;
+/** From step to step on one variable of running (common practice). */
+const runningStepDays = 7;
 
 /** Everything a step up asks for. Figures: common practice, the 2-for-2 rule from NSCA (recalled). */
 export const stepConditions: readonly StepCondition[] = [
@@ -47,15 +51,6 @@ export const stepConditions: readonly StepCondition[] = [
   { code: "run", unmet: run },
   { code: "recent", unmet: recent },
   { code: "settling", unmet: settling },
-  {
-    code: "reference",
-    unmet: ({ input }) =>
-      when(
-        !!input.prescription.dose.effort && input.maximumN === undefined,
-        evidence("reference-missing"),
-        1,
-      ),
-  },
   {
     code: "adherence",
     unmet: ({ input: { laneAdherencePercent: percent } }) =>
@@ -88,6 +83,7 @@ export const stepConditions: readonly StepCondition[] = [
     unmet: (view) =>
       [...ceilings(view), ...effusionBars(view)].map((found) => ({ evidence: found, nearestDays: 7 })),
   },
+  { code: "plan-contacts", unmet: planContacts },
   { code: "answered", unmet: answered },
   { code: "next-knob", unmet: nextKnob },
 ];
@@ -146,20 +142,19 @@ function recent(view: RecordView): Unmet[] {
   );
 }
 
-/** Settling counts whole local days: a change on Monday with three days' settling frees Thursday. */
+/**
+ * Settling counts whole local days: a change on Monday with three days' settling frees Thursday. Contacts settle from a change
+ * on: the first prescription is none. Running goes a week from step to step on one variable.
+ */
 function settling(view: RecordView): Unmet[] {
   const { settlingTrainingDays } = policy(view);
-  const settlingDays = settlingDaysOf(view.input.prescription.dose);
-  const daysLeft = settlingDays - daysBetween(view.prescribedOn, view.today);
   const sessionsLeft = settlingTrainingDays - view.days.length;
   const reasons: Unmet[] = [];
-  if (daysLeft > 0) {
-    const until = addDays(view.prescribedOn, settlingDays);
-    reasons.push({
-      evidence: evidence("settling", { daysLeft, settlingDays, until }),
-      nearestDays: daysLeft,
-    });
-  }
+  const longest = [settlingSince(view), weekSinceStep(view)].reduce((a, b) =>
+    b.daysLeft > a.daysLeft ? b : a,
+  );
+  if (longest.daysLeft > 0)
+    reasons.push({ evidence: evidence("settling", { ...longest }), nearestDays: longest.daysLeft });
   if (sessionsLeft > 0) {
     const nearestDays = sessionsLeft * usualDaysBetweenSessions;
     reasons.push({ evidence: evidence("settling-days", { sessionsLeft }), nearestDays });
@@ -167,9 +162,41 @@ function settling(view: RecordView): Unmet[] {
   return reasons;
 }
 
+/** How long something has to settle from a local date on. */
+function settlingFrom(on: string, settlingDays: number, today: string) {
+  return { daysLeft: settlingDays - daysBetween(on, today), settlingDays, until: addDays(on, settlingDays) };
+}
+
+function settlingSince({ input, prescribedOn, today }: RecordView) {
+  const { dose } = input.prescription;
+  const isFirst = !input.changes.some(({ direction }) => direction !== "other");
+  const days = dose.policy === "contacts" && isFirst ? 0 : settlingDaysOf(dose);
+  return settlingFrom(prescribedOn, days, today);
+}
+
+function weekSinceStep({ input, next, prescribedOn, today }: RecordView) {
+  const knob = next.found === "change" ? next.change.knob : undefined;
+  const step = input.changes.findLast((change) => change.direction === "harder" && change.knob === knob);
+  if (input.prescription.dose.policy !== "running" || !step) return settlingFrom(prescribedOn, 0, today);
+  return settlingFrom(localDay(step.at, input.zone), runningStepDays, today);
+}
+
 /** A scheduled dose stays at a step as long as its calendar says; every other one as its policy says. */
 function settlingDaysOf({ policy: name, reps }: Dose): number {
   return name === "scheduled" ? heavySlowDays(reps?.top ?? 0) : dosePolicy(name).settlingDays;
+}
+
+/** Landings obey the plan's total of a day. */
+function planContacts({ input: { contacts, exercise }, next }: RecordView): Unmet[] {
+  if (!contacts || next.found !== "change") return [];
+  const { prescription } = next.change;
+  const own = doseMinutes({ dose: prescription.dose, sides: sidesOf(exercise, prescription) }).contacts;
+  const now = contacts.elsewhere + own;
+  return when(
+    own > 0 && now > contacts.most,
+    evidence("plan-contacts", { now, most: contacts.most }),
+    notInSight,
+  );
 }
 
 function nextKnob({ next, today }: RecordView): Unmet[] {

@@ -1,8 +1,9 @@
 import type { Finding } from "~/core/decision/record/decide-input";
 import { evidence, type Evidence } from "~/core/decision/record/evidence";
 import { withOpenDaysFine, type RecordView } from "~/core/decision/record/record-view";
-import { qualifyingRun } from "./qualifying-run";
+import { endMeans, qualifyingRun, spans } from "./qualifying-run";
 import { neededDays } from "./due-days";
+import { loadJump } from "~/core/progression/load-jump";
 import { closesLane, stepConditions } from "./step-condition";
 
 /** Wait: the day that would complete a step up is still open. */
@@ -26,7 +27,10 @@ export function stepUp(view: RecordView): Finding | null {
     return {
       outcome: "step-up",
       rule: "step-up",
-      evidence: [...goodDays(view), evidence("next-knob", { knob, kind, need: neededDays(view) })],
+      evidence: [
+        ...goodDays(view),
+        evidence("next-knob", { knob, kind, need: neededDays(view), ...jumpOf(view) }),
+      ],
       change: next.change,
     };
   }
@@ -36,6 +40,14 @@ export function stepUp(view: RecordView): Finding | null {
     evidence: [...goodDays(view), evidence("lane-ready", { lane: view.input.exercise.lane })],
     change: { kind: "lane-ready", lane: view.input.exercise.lane },
   };
+}
+
+/** What is said of a step of load that is more than usual: its share, and the bottom of the range to begin at. */
+function jumpOf({ next, input }: RecordView): Evidence["values"] {
+  const percent = next.found === "change" ? loadJump(next.change) : null;
+  if (percent === null) return {};
+  const { reps } = input.prescription.dose;
+  return { form: "jump", percent, bottom: reps?.bottom ?? 1 };
 }
 
 /** Nothing is left to turn in this stage, and the run of good days at its last setting is complete. */
@@ -55,11 +67,24 @@ function goodDays(view: RecordView): Evidence[] {
   const { days, byHoldBand } = qualifyingRun(view);
   // The longer rule rests on the whole run; the plain one on as many days as it needs, and not on every one before.
   const shown = byHoldBand ? days : days.slice(-neededDays(view));
-  return shown.map(({ date, painBefore, painDuring, painNextDay, effort }) =>
+  const means = endMeans(days);
+  const round = (mean: number) => Math.round(mean * 10) / 10;
+  const long = byHoldBand
+    ? [
+        evidence("hold-band-run", {
+          days: days.length,
+          span: spans(days),
+          first: round(means.first),
+          last: round(means.last),
+        }),
+      ]
+    : [];
+  const each = shown.map(({ date, painBefore, painDuring, painNextDay, effort }) =>
     evidence(
       byHoldBand ? "good-day-hold-band" : "good-day",
       { painBefore, painDuring, painNextDay: painNextDay ?? 0, effort },
       date,
     ),
   );
+  return [...long, ...each];
 }

@@ -1,5 +1,6 @@
 import type { Finding } from "~/core/decision/record/decide-input";
 import { evidence } from "~/core/decision/record/evidence";
+import { localDay } from "~/core/schedule/local-day";
 import { after, type RecordView } from "~/core/decision/record/record-view";
 
 /** A pinch of this grade, or a block, suspends the item (common practice). */
@@ -15,7 +16,13 @@ export function stop({ input, allDays }: RecordView): Finding | null {
     return {
       outcome: "stop",
       rule: "stop-signal",
-      evidence: [evidence("stop-signal", { signal: signal.code })],
+      evidence: [
+        evidence("stop-signal", {
+          signal: signal.code,
+          on: localDay(signal.raisedAt, input.zone),
+          ...(signal.urgency === undefined ? { form: "day" } : { form: "urgent", urgency: signal.urgency }),
+        }),
+      ],
       change: { kind: "suspend", scope: signal.scope },
     };
   }
@@ -24,7 +31,15 @@ export function stop({ input, allDays }: RecordView): Finding | null {
   return {
     outcome: "stop",
     rule: "pinch-or-block",
-    evidence: [evidence("pinch", { grade: pinch.pinchGrade }, pinch.date)],
+    evidence: [
+      evidence(
+        "pinch",
+        pinch.pinchSaid === "graded" || pinch.pinchSaid === null
+          ? { grade: pinch.pinchGrade }
+          : { form: pinch.pinchSaid },
+        pinch.date,
+      ),
+    ],
     change: { kind: "suspend", scope: "item" },
   };
 }

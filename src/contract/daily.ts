@@ -19,6 +19,7 @@ export const SessionBody = Type.Object(
     painBefore: Pain,
     minutes: CaseSession.properties.minutes,
     otherLoad: CaseSession.properties.otherLoad,
+    stillSore: CaseSession.properties.stillSore,
     items: Type.Array(Type.Object({ itemId: uuid, sets }, closed), { maxItems: 40 }),
     /** Exercises of the catalogue that were done and stand in no plan: kept in the record, not judged. */
     unplanned: Type.Optional(

@@ -1,6 +1,7 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { CaseFile } from "~/core/case/case-file";
 import { Proposal } from "~/core/decision/record/decide-input";
+import { SymptomClock } from "~/core/review/symptom-clock";
 import { LaneReadiness } from "~/core/decision/lane-readiness";
 import { GateResult } from "~/core/gate/gate";
 import { stopSignalCodes, urgencies } from "~/core/intake/stop-signal";
@@ -156,6 +157,12 @@ export const StairView = Type.Object(
     /** How each lane of the stage stands to its gate. */
     lanes: Type.Array(LaneReadiness),
     changeBudget: Type.Object({ used: Type.Integer(), limit: Type.Integer() }, closed),
+    /** Pain that has not fallen for weeks although the work was done, and what to try next. */
+    symptomClock: Type.Union([SymptomClock, Type.Null()]),
+    /** Days since anything was done, once everything is to be measured again. */
+    rebaselineDays: Type.Union([Type.Integer(), Type.Null()]),
+    /** The training day after which a worked muscle was sore, more than 48 h ago: the next session is asked about it. */
+    soreFrom: Type.Union([date, Type.Null()]),
     /** Stop signals that nobody has cleared. */
     signals: Type.Array(OpenSignal),
     calls: Calls,

@@ -40,6 +40,16 @@ export const daily = {
   "session.phase.up": "coming up",
   "session.confidence": "How sure of managing it",
   "session.knobs": "Done at another setting than prescribed",
+  "session.painWith": "What did the pain come with?",
+  "session.painWith.depth": "a depth or angle",
+  "session.painWith.effort": "effort or load",
+  "session.painWith.down": "the way down",
+  "session.painWith.up": "the way up",
+  "session.painWith.after": "only afterwards",
+  "session.painWith.none": "no pattern",
+  "session.painFrom": "It hurts from",
+  "session.painTo": "to (if it passes again)",
+  "session.stillSore": "Muscles still sore from {date}",
   "session.matches": "{side}: matches the injured side, without pain or fault",
   "session.otherSideDiffers": "Enter each side and set",
   "session.alike": "All sets alike",
@@ -105,6 +115,8 @@ export const daily = {
   "quick.grammar.differ": "sets that differ are parted by a stroke",
   "quick.grammar.amounts": "load in kg, force in N, seconds held in each repetition; unsaid: as planned",
   "quick.grammar.pain": "pain (p) and effort (e), 0–10",
+  "quick.grammar.with":
+    "what the pain came with: a depth (in degrees, from where to where), something heavy, the way down or up, only after, or anyhow",
   "quick.grammar.fault":
     "a marked fault with the repetitions it spoiled: a number, some or most; slight for a slight one",
   "quick.grammar.limit": "what set the limit; a pinch with its grade",
@@ -114,7 +126,7 @@ export const daily = {
   "quick.problem.unknown-word": "‘{text}’ is not a word of the quick line",
   "quick.problem.number-needed": "a number belongs after ‘{text}’",
   "quick.problem.out-of-range":
-    "{field, select, pain {pain is a whole number} effort {effort goes in half points} other {this goes}} from {low} to {high}",
+    "{field, select, pain {pain is a whole number} effort {effort goes in half points} painFromDeg {the angle is a whole number of degrees} painToDeg {the angle is a whole number of degrees} other {this goes}} from {low} to {high}",
   "quick.problem.twice": "‘{text}’ says the same thing a second time",
   "quick.problem.side-twice": "this side has been said already",
   "quick.problem.too-many-sets": "1 to {most} sets",
@@ -126,6 +138,7 @@ export const daily = {
   "quick.problem.limit-unknown":
     "what set the limit: pain, pinch, block, stretch, fear, weakness or wrong-place",
   "quick.problem.pinch-grade": "a pinch needs its grade, 0 to 3",
+  "quick.problem.arc-backward": "pain from {from}° cannot end at {to}°",
   "quick.problem.item-unknown": "no exercise of this session is called ‘{text}’",
   "quick.problem.item-ambiguous": "could be {names}",
   "quick.problem.not-counted":

@@ -49,6 +49,16 @@ describe("away and back", () => {
     expect(said(march(23, "10:00"), next, answer)).toBe("step-up: step-up");
     expect(codes(march(23, "10:00"), next.slice(0, 3), answer)).toContain("run-too-short");
   });
+  it("an answer to an absence that lasts counts from there: the same is not put again the next day", () => {
+    const long = [top(5)];
+    const measured = { answeredAt: "2026-04-08T10:00:00Z", leftAsIsAt: "2026-04-08T10:00:00Z" };
+    expect(said("2026-04-08T09:00:00Z", long)).toBe("hold: rebaseline");
+    expect(said("2026-04-09T09:00:00Z", long, measured)).not.toContain("rebaseline");
+    expect(said("2026-04-15T09:00:00Z", long, measured)).not.toContain("absence");
+    expect(said("2026-04-16T09:00:00Z", long, measured)).toBe("ease: ease-absence");
+    const early = { answeredAt: march(9, "10:00"), leftAsIsAt: march(9, "10:00") };
+    expect(said(march(13, "09:00"), long, early)).toBe("ease: ease-absence");
+  });
   it("days are local dates: half past midnight is a day later", () => {
     const late = { ...top(5), lastSessionAt: march(5, "22:30") };
     expect(said(march(12, "22:59"), [top(4), late])).toBe("step-up: step-up");

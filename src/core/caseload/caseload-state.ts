@@ -40,6 +40,8 @@ const needs: Record<Judged, (situation: Situation) => Need | null> = {
   },
   flare: byItem("flare", ({ proposal }) => proposal.rule === "ease-flare"),
   ease: byItem("ease", ({ proposal }) => proposal.outcome === "ease"),
+  rebaseline: ({ review, days }) =>
+    review.rebaselineDays === null ? null : { attention: "rebaseline", date: days.last ?? "" },
   wait: ({ review, days, today }) => {
     const item = review.items.find(({ proposal }) => proposal.outcome === "wait");
     const due = days.open !== null && days.open < today;
@@ -52,6 +54,7 @@ const needs: Record<Judged, (situation: Situation) => Need | null> = {
   "step-up": byItem("step-up", ({ proposal }) => proposal.rule === "step-up"),
   "gate-open": ({ review }) => (review.gate?.outcome === "open" ? { attention: "gate-open" } : null),
   "lane-ready": byItem("lane-ready", ({ proposal }) => proposal.rule === "lane-ready"),
+  "no-change": ({ review }) => (review.symptomClock ? { attention: "no-change" } : null),
   plateau: byItem("plateau", ({ proposal }) => proposal.outcome === "plateau"),
   quiet: ({ file, days, today }) => {
     const since = days.last ?? localDay(file.episode.startedAt, file.zone);

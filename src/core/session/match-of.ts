@@ -13,6 +13,6 @@ export function matchOf<S extends { readonly side: Side }>(set: S, unfelt: Parti
 
 /** The match of a recorded set. */
 export function recordedMatch(set: SetRecord): SetRecord {
-  const { limit: _limit, confidence: _confidence, ...work } = set;
+  const { limit: _limit, confidence: _confidence, painWith: _with, painArc: _arc, ...work } = set;
   return matchOf(work, { painDuring: 0, painSite: "episode", faults: [] });
 }

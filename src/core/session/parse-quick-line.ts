@@ -1,17 +1,15 @@
 import { quickLimits, quickPhases, quickUnits, quickWords, type QuickUnit } from "./quick-line-grammar";
 import {
-  quickProblem,
   type QuickFault,
   type QuickLine,
   type QuickPart,
   type QuickPlace,
-  type QuickProblem,
-  type QuickProblemCode,
   type QuickSet,
   type QuickSetPlace,
-  type QuickValues,
 } from "./quick-line";
+import { painWords, type PainWord } from "./pain-words";
 import { numberOf, quickTokens, type QuickToken } from "./quick-line-tokens";
+import { TokenCursor } from "./token-cursor";
 
 const mostSets = 20;
 const usualUnit = "reps";
@@ -19,7 +17,7 @@ type Amount = (typeof quickUnits)[QuickUnit] | typeof usualUnit;
 
 /** Least, most and step of every number, as the record takes them. */
 const ranges: Record<
-  Amount | "pain" | "effort" | "confidence" | "pinchGrade" | "faultReps",
+  Amount | "pain" | "effort" | "confidence" | "pinchGrade" | "faultReps" | "painFromDeg" | "painToDeg",
   [number, number, number]
 > = {
   reps: [0, 200, 1],
@@ -33,6 +31,8 @@ const ranges: Record<
   confidence: [0, 10, 1],
   pinchGrade: [0, 3, 1],
   faultReps: [1, 200, 1],
+  painFromDeg: [0, 150, 1],
+  painToDeg: [0, 150, 1],
 };
 
 type Draft = { -readonly [K in keyof QuickSet]: QuickSet[K] } & { faults: QuickFault[] };
@@ -55,18 +55,11 @@ export function parseQuickLine(text: string): QuickLine {
 }
 
 /** Walks over the tokens of one line and collects parts and problems. */
-class LineReader {
-  private at = 0;
+class LineReader extends TokenCursor {
   /** Whether the set in hand was told how often it was done. */
   private countSaid = false;
   /** Where the faults of the set in hand are named. */
   private faultsAt: QuickPlace[] = [];
-  private readonly problems: QuickProblem[] = [];
-
-  constructor(
-    private readonly tokens: readonly QuickToken[],
-    private readonly end: number,
-  ) {}
 
   line(): Pick<QuickLine, "parts" | "places" | "problems"> {
     const parts: QuickPart[] = [];
@@ -176,6 +169,14 @@ class LineReader {
         if (set.site !== undefined) return this.refuse("twice", token, { text: token.text });
         set.site = known.word;
         return true;
+      case "depth":
+        return this.painWith(token, set, "depth") && this.painArc(set);
+      case "heavy":
+      case "down":
+      case "up":
+      case "after":
+      case "anyhow":
+        return this.painWith(token, set, known.word);
       case "fault":
       case "slight":
         return this.fault(token, set, known.word === "fault" ? "marked" : "slight");
@@ -187,6 +188,30 @@ class LineReader {
       default:
         return this.refuse("unknown-word", token, { text: token.text });
     }
+  }
+
+  private painWith(token: QuickToken, set: Draft, word: PainWord): boolean {
+    if (set.painWith !== undefined) return this.refuse("twice", token, { text: token.text });
+    set.painWith = painWords[word];
+    return true;
+  }
+
+  /** The angle at which it hurt, and where it ended: `depth 70`, `depth 30 to 50`; or nobody named one. */
+  private painArc(set: Draft): boolean {
+    const from = this.peek();
+    if (from?.kind !== "number" || this.startsAmount()) return true;
+    this.at += 1;
+    if (!this.fits(from, "painFromDeg")) return false;
+    set.painFromDeg = numberOf(from);
+    const joint = this.peek();
+    if (joint?.text !== "to") return true;
+    this.at += 1;
+    const to = this.takeNumber(joint);
+    if (!to || !this.fits(to, "painToDeg")) return false;
+    if (numberOf(to) < set.painFromDeg)
+      return this.refuse("arc-backward", to, { from: set.painFromDeg, to: numberOf(to) });
+    set.painToDeg = numberOf(to);
+    return true;
   }
 
   private number(
@@ -234,12 +259,6 @@ class LineReader {
     return true;
   }
 
-  /** True when the number ahead begins an amount of its own: `3x12`, `20kg`. */
-  private startsAmount(): boolean {
-    const after = this.tokens[this.at + 1];
-    return after?.kind === "times" || (after?.kind === "word" && after.text in quickUnits);
-  }
-
   private put(set: Draft, field: Amount | "pain" | "effort" | "confidence", token: QuickToken): boolean {
     if (!this.fits(token, field)) return false;
     if (set[field] !== undefined) return this.refuse("twice", token, { text: token.text });
@@ -253,47 +272,5 @@ class LineReader {
     const whole = step === 0 || Number.isInteger(value / step);
     if (value >= low && value <= high && whole) return true;
     return this.refuse("out-of-range", token, { field, low, high });
-  }
-
-  private peek(): QuickToken | undefined {
-    return this.tokens[this.at];
-  }
-
-  private take(kind: QuickToken["kind"]): boolean {
-    if (this.peek()?.kind !== kind) return false;
-    this.at += 1;
-    return true;
-  }
-
-  private takeNumber(after: QuickToken): QuickToken | null {
-    const token = this.peek();
-    if (token?.kind === "number") {
-      this.at += 1;
-      return token;
-    }
-    this.report("number-needed", after, { text: after.text });
-    return null;
-  }
-
-  private takeWord<const T extends string>(words: readonly T[]): T | null {
-    const token = this.peek();
-    const found = token?.kind === "word" ? words.find((word) => word === token.text) : undefined;
-    if (found === undefined) return null;
-    this.at += 1;
-    return found;
-  }
-
-  private refuse<C extends QuickProblemCode>(code: C, token: QuickToken, values: QuickValues<C>): false {
-    this.report(code, token, values);
-    return false;
-  }
-
-  private report<C extends QuickProblemCode>(
-    code: C,
-    token: QuickToken | undefined,
-    values: QuickValues<C>,
-  ): void {
-    const place = { at: token?.at ?? this.end, length: token?.text.length ?? 0 };
-    this.problems.push(quickProblem(code, place, values));
   }
 }

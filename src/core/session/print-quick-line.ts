@@ -1,3 +1,4 @@
+import { painWordOf } from "./pain-words";
 import type { QuickLine, QuickPart, QuickSet } from "./quick-line";
 
 /** A parsed line written out in full words, one way only; parsing it again gives the same line. */
@@ -12,6 +13,8 @@ function printPart({ side, sets }: QuickPart): string {
 
 function printSet(set: QuickSet): string {
   const { count, reps, holdSeconds, contacts, minutes, loadKg, forceN, pain, site, effort, confidence } = set;
+  const { painWith, painFromDeg, painToDeg } = set;
+  const arc = [painFromDeg, painToDeg].filter((deg) => deg !== undefined).join(" to ");
   const amounts = [
     reps === undefined ? "" : `${reps}`,
     holdSeconds === undefined ? "" : reps === undefined ? `${holdSeconds}s` : `hold ${holdSeconds}`,
@@ -25,6 +28,7 @@ function printSet(set: QuickSet): string {
     `${times}${amounts.join(" ")}`,
     pain === undefined ? "" : `pain ${pain}`,
     site ?? "",
+    painWith === undefined ? "" : `${painWordOf(painWith) ?? ""} ${arc}`.trim(),
     effort === undefined ? "" : `effort ${effort}`,
     ...set.faults.map(({ fault, severity, reps: spoiled, phase }) =>
       [severity === "marked" ? "fault" : "slight", fault, phase ?? "", spoiled]

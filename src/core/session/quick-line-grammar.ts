@@ -17,6 +17,7 @@ export const quickHelpCodes = [
   "differ",
   "amounts",
   "pain",
+  "with",
   "fault",
   "limit",
   "sides",
@@ -34,6 +35,12 @@ export const quickWords: readonly QuickWord[] = [
   { word: "limit", also: ["l"], takes: "code", example: "limit pinch 2", helpUnder: "limit" },
   { word: "left", also: [], takes: "nothing", example: "left 2x12", helpUnder: "sides" },
   { word: "right", also: [], takes: "nothing", example: "right 2x10", helpUnder: "sides" },
+  { word: "depth", also: [], takes: "number", example: "p6 depth 70", helpUnder: "with" },
+  { word: "heavy", also: [], takes: "nothing", example: "p6 heavy", helpUnder: "with" },
+  { word: "down", also: [], takes: "nothing", example: "p6 down", helpUnder: "with" },
+  { word: "up", also: [], takes: "nothing", example: "p6 up", helpUnder: "with" },
+  { word: "after", also: [], takes: "nothing", example: "p6 after", helpUnder: "with" },
+  { word: "anyhow", also: [], takes: "nothing", example: "p6 anyhow", helpUnder: "with" },
   { word: "muscle", also: [], takes: "nothing", example: "p6 muscle", helpUnder: "pain" },
   { word: "elsewhere", also: [], takes: "nothing", example: "p4 elsewhere", helpUnder: "pain" },
 ];
@@ -64,6 +71,7 @@ const unitExamples: Record<QuickUnit, readonly [example: string, helpUnder: Quic
 const forms: Partial<Record<QuickHelpCode, readonly string[]>> = {
   sets: ["3x12"],
   differ: ["12 / 12 / 10"],
+  with: ["p6 depth 30 to 50"],
   item: ["squat: 3x12", "3: 3x12"],
 };
 

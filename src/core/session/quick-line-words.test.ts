@@ -24,6 +24,7 @@ describe("what is wrong with a line", () => {
       "fault-count": ["3x12 fault knee-in"],
       "limit-unknown": ["3x12 limit rust"],
       "pinch-grade": ["3x12 limit pinch"],
+      "arc-backward": ["3x12 p6 depth 50 to 30"],
       "item-unknown": ["wombat: 3x12"],
       "item-ambiguous": ["s: 3x12"],
       "not-counted": ["3x10s p1 e6 20c"],

@@ -108,6 +108,26 @@ describe("what a line says", () => {
       { fault: "knee-in", severity: "slight", reps: 2 },
     ]);
   });
+  it.each([
+    ["p6 depth", { painWith: "depth" }],
+    ["p6 depth 70", { painWith: "depth", painArc: { fromDeg: 70 } }],
+    ["p6 depth 30 to 50", { painWith: "depth", painArc: { fromDeg: 30, toDeg: 50 } }],
+    ["p6 heavy", { painWith: "effort" }],
+    ["p6 down", { painWith: "down" }],
+    ["p6 up", { painWith: "up" }],
+    ["p6 after", { painWith: "after" }],
+    ["p6 anyhow", { painWith: "none" }],
+  ])("what the pain came with: %s", (said, felt) => {
+    const { sets, problems } = read(`3x12 ${said} e7`);
+    expect(problems).toEqual([]);
+    expect(sets[0]).toMatchObject({ reps: 12, painDuring: 6, ...felt });
+  });
+  it("what a pain came with goes with it, until a pain is said anew; the other side did not feel it", () => {
+    const { sets } = read("12 p6 depth 70 e7 / 12 / 12 p2", 0);
+    expect(sets.map(({ painWith }) => painWith)).toEqual(["depth", "depth", undefined]);
+    const [left, right] = read("2: 1x12 p6 heavy e7").sets;
+    expect([left?.painWith, right?.painWith]).toEqual(["effort", undefined]);
+  });
   it("an exercise by its number or by part of its name", () => {
     expect(read("2: 3x12 p0 e6").item).toBe(1);
     expect(read("step: 3x12 p0 e6").item).toBe(1);
@@ -131,6 +151,9 @@ describe("what it does not understand, it points at", () => {
     ["an empty set", "12 p2 e7 / / 10", "empty-set", 11],
     ["one side twice", "left 12 p1 e6; left 10 p1 e6", "side-twice", 15],
     ["a side in the middle", "12 left p1 e6", "unexpected", 3],
+    ["an angle beyond a joint's", "3x12 p6 depth 170 e7", "out-of-range", 14],
+    ["an angle that ends before it begins", "3x12 p6 depth 50 to 30 e7", "arc-backward", 20],
+    ["two patterns of one pain", "3x12 p6 down up e7", "twice", 13],
     ["a limit that is none", "3x12 p2 e7 limit door", "limit-unknown", 17],
     ["a pinch without a grade", "3x12 p2 e7 limit pinch", "pinch-grade", 17],
     ["a fault without its repetitions", "3x12 p2 e7 fault knee-in", "fault-count", 17],

@@ -11,6 +11,10 @@ export interface QuickSet {
   readonly loadKg?: number;
   readonly forceN?: number;
   readonly pain?: number;
+  /** What the pain came with, and the angle at which it began and ended. */
+  readonly painWith?: NonNullable<SetRecord["painWith"]>;
+  readonly painFromDeg?: number;
+  readonly painToDeg?: number;
   readonly site?: Exclude<SetRecord["painSite"], "episode">;
   readonly effort?: number;
   readonly confidence?: number;
@@ -48,6 +52,7 @@ export const quickProblemValues = {
   "fault-count": ["fault"],
   "limit-unknown": ["text"],
   "pinch-grade": [],
+  "arc-backward": ["from", "to"],
   "item-unknown": ["text"],
   "item-ambiguous": ["text", "names"],
   "not-counted": ["field", "exercise"],

@@ -104,7 +104,7 @@ function readPart(
   let carried: Partial<QuickSet> = {};
   part.sets.forEach((written, n) => {
     const { count: _count, faults: _faults, ...rest } = carried;
-    const set: QuickSet = { ...rest, ...written };
+    const set: QuickSet = { ...(written.pain === undefined ? rest : withoutPain(rest)), ...written };
     const place = places[n] ?? { at: end, length: 0, faults: [] };
     problems.push(...workProblems(set, item, place));
     const faults = set.faults.map((fault, f) => ({
@@ -137,6 +137,15 @@ function plannedParts({ dose }: QuickItem) {
   ];
 }
 
+/** A pain said anew came with what is said of it now. */
+const withoutPain = ({
+  site: _site,
+  painWith: _with,
+  painFromDeg: _from,
+  painToDeg: _to,
+  ...rest
+}: Partial<QuickSet>): Partial<QuickSet> => rest;
+
 /** What holds on for the sets that follow. */
 function carriedOn({
   loadKg,
@@ -144,10 +153,14 @@ function carriedOn({
   holdSeconds,
   pain,
   site,
+  painWith,
+  painFromDeg,
+  painToDeg,
   effort,
   confidence,
 }: QuickSet): Partial<QuickSet> {
-  const said = { loadKg, forceN, holdSeconds, pain, site, effort, confidence };
+  const felt = { pain, site, painWith, painFromDeg, painToDeg };
+  const said = { loadKg, forceN, holdSeconds, ...felt, effort, confidence };
   return Object.fromEntries(Object.entries(said).filter(([, value]) => value !== undefined));
 }
 
@@ -181,6 +194,14 @@ function faultOf(word: string, { faults }: QuickItem, problems: QuickProblem[], 
   return word;
 }
 
+/** What the pain came with, for the record. */
+function painOf({ painWith, painFromDeg, painToDeg }: QuickSet): Pick<SetRecord, "painWith" | "painArc"> {
+  if (painWith === undefined) return {};
+  if (painFromDeg === undefined) return { painWith };
+  const end = painToDeg === undefined ? {} : { toDeg: painToDeg };
+  return { painWith, painArc: { fromDeg: painFromDeg, ...end } };
+}
+
 /** A set as it is recorded; null while its pain or its effort is not said. */
 function toRecord(set: QuickSet, side: Side, faults: SetRecord["faults"]): SetRecord | null {
   const { pain, effort } = set;
@@ -192,6 +213,7 @@ function toRecord(set: QuickSet, side: Side, faults: SetRecord["faults"]): SetRe
     ...Object.fromEntries(known.filter(([, value]) => value !== undefined)),
     painDuring: pain,
     painSite: set.site ?? "episode",
+    ...painOf(set),
     effort,
     ...(limit === undefined
       ? {}

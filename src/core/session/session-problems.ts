@@ -38,6 +38,14 @@ export function setProblems(
       problem: sides === "both-together" ? "must be both: the legs share this work" : "must be left or right",
     });
   }
+  const { painArc, painSite } = set;
+  if (painArc?.toDeg !== undefined && painArc.toDeg < painArc.fromDeg)
+    problems.push({
+      path: `${path}/painArc/toDeg`,
+      problem: `ends before it begins, at ${painArc.fromDeg}°`,
+    });
+  if (painArc && painSite !== "episode")
+    problems.push({ path: `${path}/painArc`, problem: "is asked of pain at the site only" });
   set.faults.forEach((fault, f) => {
     if (typeof fault.reps === "number" && set.reps !== undefined && fault.reps > set.reps) {
       problems.push({

@@ -69,6 +69,7 @@ export default function ItemWork({ stair, item, index }: Props) {
         <SetFields
           key={`${draft.differs}-${at}`}
           item={item}
+          school={stair.school}
           path={`items.${index}.sets.${at}`}
           title={title(stair, draft.differs, draft.sets, at)}
           lead={

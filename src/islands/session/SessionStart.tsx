@@ -4,7 +4,7 @@ import { otherLoads } from "~/core/response/session-record";
 import AmountField from "~/islands/frame/AmountField";
 import ChoiceField from "~/islands/frame/ChoiceField";
 import PainPicker from "~/islands/frame/PainPicker";
-import { t } from "~/messages/say";
+import { sayDate, t } from "~/messages/say";
 import type { SessionDraft } from "./session-draft";
 import SessionTime from "./SessionTime";
 
@@ -42,6 +42,12 @@ export default function SessionStart({ stair }: { stair: StairView }) {
         width="w-28"
         field={register("otherLoad")}
       />
+      {stair.soreFrom !== null && (
+        <label className="flex min-h-11 items-center gap-2 text-sm font-medium">
+          <input type="checkbox" className="checkbox" {...register("stillSore")} />
+          {t("session.stillSore", { date: sayDate(stair.soreFrom) })}
+        </label>
+      )}
     </section>
   );
 }

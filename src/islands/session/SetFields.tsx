@@ -3,6 +3,8 @@ import { limitKinds } from "~/core/response/session-record";
 import PainPicker from "~/islands/frame/PainPicker";
 import { t } from "~/messages/say";
 import type { MessageKey } from "~/messages/en";
+import { painSchool, type PainSchoolCode } from "~/core/response/pain-school";
+import PainCameWith from "./PainCameWith";
 import FaultChips from "./FaultChips";
 import { later } from "~/islands/frame/later";
 import { countedFields, type SessionDraft, type SessionItem } from "./session-draft";
@@ -13,6 +15,8 @@ interface Props {
   item: SessionItem;
   path: `items.${number}.sets.${number}`;
   title: string;
+  /** The pain school in force: pain above its go band is asked about. */
+  school: PainSchoolCode;
   /** Stands before the amounts. */
   lead: React.ReactNode;
 }
@@ -27,7 +31,7 @@ const amounts = [
 ] as const satisfies readonly (readonly [string, MessageKey, string, number])[];
 
 /** What was done and felt in one set (or in all of them). */
-export default function SetFields({ item, path, title, lead }: Props) {
+export default function SetFields({ item, path, title, school, lead }: Props) {
   const { register, control, watch, setValue } = useFormContext<SessionDraft>();
   const counted = countedFields(item);
   const set = watch(path);
@@ -91,6 +95,9 @@ export default function SetFields({ item, path, title, lead }: Props) {
             ))}
           </select>
         </label>
+        {set.painSite === "episode" && (set.painDuring ?? 0) > painSchool(school).goMax && (
+          <PainCameWith path={path} control={control} />
+        )}
         <Asked path={`${path}.effort`} label={t("session.effort")} control={control} />
       </div>
       {item.exercise.faults.length > 0 && (

@@ -8,6 +8,7 @@ const draft = (minutes: string): SessionDraft => ({
   painBefore: 1,
   minutes,
   otherLoad: "",
+  stillSore: false,
   supersedes: "",
   items: [],
 });

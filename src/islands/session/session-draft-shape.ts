@@ -1,5 +1,5 @@
 import type { Exercise } from "~/core/exercise/exercise";
-import { faultPhases, limitKinds, type FaultRecord } from "~/core/response/session-record";
+import { faultPhases, limitKinds, painPatterns, type FaultRecord } from "~/core/response/session-record";
 import {
   either,
   flag,
@@ -32,6 +32,9 @@ const set = shape<SetDraft>({
   loadKg: text,
   painDuring: orNull(number),
   painSite: oneOfThese("episode", "muscle", "elsewhere"),
+  painWith: oneOfThese("", ...painPatterns),
+  painFromDeg: text,
+  painToDeg: text,
   effort: orNull(number),
   limit: oneOfThese("", ...limitKinds),
   pinchGrade: text,
@@ -77,6 +80,7 @@ export const isSessionDraft: Guard<SessionDraft> = shape<SessionDraft>({
   painBefore: orNull(number),
   minutes: text,
   otherLoad: oneOfThese("", "none", "some", "much"),
+  stillSore: flag,
   supersedes: text,
   items: listOf(item),
 });

@@ -143,6 +143,24 @@ describe("the body that is sent", () => {
     expect(limitOf("pain", "2")).toEqual({ kind: "pain" });
   });
 
+  it("says what a pain at the site came with, and the angle where it came with a depth", () => {
+    const felt = (over: Parameters<typeof filled>[1]) => {
+      const [item] = bodyOf(filled(fresh(press), { painDuring: 6, ...over })).items as {
+        sets: SetRecord[];
+      }[];
+      return [item?.sets[0]?.painWith, item?.sets[0]?.painArc];
+    };
+    const angles = { painFromDeg: "70", painToDeg: "" };
+    expect(felt({ painWith: "depth", ...angles })).toEqual(["depth", { fromDeg: 70 }]);
+    expect(felt({ painWith: "depth", painFromDeg: "30", painToDeg: "50" })[1]).toEqual({
+      fromDeg: 30,
+      toDeg: 50,
+    });
+    expect(felt({ painWith: "up", ...angles })).toEqual(["up", undefined]);
+    expect(felt({ painWith: "depth", painSite: "muscle", ...angles })).toEqual([undefined, undefined]);
+    expect(felt({ painWith: "depth", painDuring: 0, ...angles })).toEqual([undefined, undefined]);
+  });
+
   it("carries work outside the plan apart, with the exercise it was", () => {
     const outside = unplannedItem(press.exercise, "leg-press-both", "right");
     const draft = fresh(stepUp);

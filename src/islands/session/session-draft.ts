@@ -26,6 +26,9 @@ export interface SetDraft {
   loadKg: string;
   painDuring: number | null;
   painSite: SetRecord["painSite"];
+  painWith: "" | NonNullable<SetRecord["painWith"]>;
+  painFromDeg: string;
+  painToDeg: string;
   effort: number | null;
   limit: "" | NonNullable<SetRecord["limit"]>["kind"];
   pinchGrade: string;
@@ -51,6 +54,7 @@ export interface SessionDraft {
   painBefore: number | null;
   minutes: string;
   otherLoad: "" | "none" | "some" | "much";
+  stillSore: boolean;
   /** The session that this one corrects; empty for a new one. */
   supersedes: string;
   items: ItemDraft[];
@@ -76,6 +80,7 @@ export function newDraft(stair: StairView): SessionDraft {
     painBefore: null,
     minutes: "",
     otherLoad: "",
+    stillSore: false,
     supersedes: "",
     items: stair.items.map((item) => newItem(item, stair.involvedSide)),
   };
@@ -133,6 +138,7 @@ export function correctingDraft(session: CaseSession, stair: StairView): Session
     painBefore: session.painBefore,
     minutes: session.minutes === undefined ? "" : String(session.minutes),
     otherLoad: session.otherLoad ?? "",
+    stillSore: session.stillSore ?? false,
     supersedes: session.id,
     items: fresh.items.map((item) => {
       const done = session.items.find((entry) => entry.itemId === item.itemId);
@@ -158,6 +164,9 @@ function draftOf(set: SetRecord): SetDraft {
     loadKg: text(set.loadKg),
     painDuring: set.painDuring,
     painSite: set.painSite,
+    painWith: set.painWith ?? "",
+    painFromDeg: text(set.painArc?.fromDeg),
+    painToDeg: text(set.painArc?.toDeg),
     effort: set.effort,
     limit: set.limit?.kind ?? "",
     pinchGrade: text(set.limit?.pinchGrade),
@@ -185,6 +194,9 @@ export function plannedSet({ prescription: { dose } }: SessionItem, side: Side):
     loadKg: text(dose.loadKg),
     painDuring: null,
     painSite: "episode",
+    painWith: "",
+    painFromDeg: "",
+    painToDeg: "",
     effort: null,
     limit: "",
     pinchGrade: "",
@@ -213,13 +225,14 @@ export function expandedSets(item: ItemDraft): SetDraft[] {
 function withOtherSide(set: SetDraft): SetDraft[] {
   if (set.side === "both") return [set];
   const painDuring = set.painDuring === null ? null : 0;
-  const unfelt = { painSite: "episode", limit: "", pinchGrade: "", confidence: null, faults: [] } as const;
+  const painless = { painSite: "episode", painWith: "", painFromDeg: "", painToDeg: "" } as const;
+  const unfelt = { ...painless, limit: "", pinchGrade: "", confidence: null, faults: [] } as const;
   return [set, matchOf(set, { ...unfelt, faults: [], painDuring })];
 }
 
 /** The draft as the endpoint wants it, only what has been done; null while a pain or an effort is missing in that. */
 export function toBody(draft: SessionDraft): SessionBody | null {
-  const { id, painBefore, minutes, otherLoad, supersedes } = draft;
+  const { id, painBefore, minutes, otherLoad, stillSore, supersedes } = draft;
   const items: SessionBody["items"] = [];
   const unplanned: NonNullable<SessionBody["unplanned"]> = [];
   for (const item of draft.items) {
@@ -237,6 +250,7 @@ export function toBody(draft: SessionDraft): SessionBody | null {
     painBefore,
     ...(minutes === "" ? {} : { minutes: Number(minutes) }),
     ...(otherLoad === "" ? {} : { otherLoad }),
+    ...(stillSore ? { stillSore } : {}),
     items,
     ...(unplanned.length > 0 ? { unplanned } : {}),
     ...(supersedes === "" ? {} : { supersedes }),
@@ -244,6 +258,20 @@ export function toBody(draft: SessionDraft): SessionBody | null {
 }
 
 const typedNumbers = ["reps", "holdSeconds", "contacts", "minutes", "forceN", "loadKg"] as const;
+
+/** What the pain at the site came with, as it is recorded. */
+function painOf({
+  painSite,
+  painDuring,
+  painWith,
+  painFromDeg,
+  painToDeg,
+}: SetDraft): Pick<SetRecord, "painWith" | "painArc"> {
+  if (painSite !== "episode" || painWith === "" || !painDuring) return {};
+  if (painWith !== "depth" || painFromDeg.trim() === "") return { painWith };
+  const end = painToDeg.trim() === "" ? {} : { toDeg: Number(painToDeg) };
+  return { painWith, painArc: { fromDeg: Number(painFromDeg), ...end } };
+}
 
 /** A set as it is recorded; null while nobody has said its pain or its effort. */
 function toSet(set: SetDraft): SetRecord | null {
@@ -258,6 +286,7 @@ function toSet(set: SetDraft): SetRecord | null {
     ...Object.fromEntries(numbers),
     painDuring,
     painSite: set.painSite,
+    ...painOf(set),
     effort,
     ...(limit === "" ? {} : { limit: { kind: limit, ...graded } }),
     ...(confidence === null ? {} : { confidence }),

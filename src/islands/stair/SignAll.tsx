@@ -1,9 +1,9 @@
-import { useRef, useState } from "react";
+import { useState } from "react";
 import type { StairView } from "~/contract/episode";
-import { useWrite } from "~/islands/frame/use-write";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { t } from "~/messages/say";
 import { signable } from "./by-urgency";
+import { useSignEach } from "./use-sign-each";
 
 interface Props {
   stair: StairView;
@@ -12,42 +12,17 @@ interface Props {
 
 /** Signs every proposal as it stands, one after the other; stops and says so as soon as the record has changed. */
 export default function SignAll({ stair, onSigned }: Props) {
-  const [busy, setBusy] = useState(false);
   const [said, setSaid] = useState("");
-  const now = useRef<StairView | null>(null);
-  const { send, problem, setProblem } = useWrite("signDecision", { id: stair.episodeId }, (stale) => {
-    now.current = stale.stair;
-  });
+  const { sign, busy, problem } = useSignEach(stair);
   const open = signable(stair);
   const signAll = async () => {
-    setBusy(true);
-    now.current = null;
-    let present = stair;
-    let done = 0;
-    for (const { itemId, proposal } of open) {
-      const standing = present.items.find((item) => item.itemId === itemId)?.proposal;
-      const same =
-        standing?.outcome === proposal.outcome &&
-        JSON.stringify(standing.change) === JSON.stringify(proposal.change);
-      if (!same) break;
-      const expectedVersion = present.version;
-      const written = await send(
-        { itemId, expectedVersion, action: "accept" },
-        `${itemId} ${expectedVersion}`,
-      );
-      if (!written) break;
-      present = written.stair;
-      done += 1;
-    }
-    setBusy(false);
-    // A record that changed meanwhile is shown as it stands, and said in the count; it is no problem of the sender's.
-    if (now.current) setProblem(null);
+    const { done, now } = await sign(open, { action: "accept" });
     setSaid(
       done === open.length
         ? t("sign.allDone", { count: done })
         : t("sign.allStopped", { done, count: open.length }),
     );
-    onSigned(now.current ?? present);
+    onSigned(now);
   };
   return (
     <div className="ml-auto flex flex-wrap items-center gap-2">

@@ -13,6 +13,7 @@ import RaiseSignal from "./RaiseSignal";
 import SignalBanner from "./SignalBanner";
 import GatePanel from "./GatePanel";
 import ItemList from "./ItemList";
+import PlanNotes from "./PlanNotes";
 import SchoolBox from "./SchoolBox";
 import StageBox from "./StageBox";
 import StairDrawing from "./StairDrawing";
@@ -165,6 +166,11 @@ function StairPage({ stair: loaded }: { stair: StairView }) {
           />
         </div>
         <div className="flex min-w-0 flex-col gap-3 lg:row-span-2">
+          <PlanNotes
+            stair={shown}
+            signable={preview === null}
+            onSigned={(next) => accept(next, t("sign.signed"))}
+          />
           {stair.reportDay && !preview && (
             <ReportForm
               episodeId={stair.episodeId}

@@ -18,6 +18,7 @@ import { signingRoles } from "~/contract/roles";
 import { patientName } from "~/server/case/patient-name";
 import type { StaffContext } from "~/server/staff-context";
 import type { LoadedCase } from "~/server/case/make-case";
+import { soreFrom } from "~/core/response/sore-from";
 import { openSignals } from "./open-signals";
 
 /** Builds what the stair of a patient shows, judged by the school in force or by one that is only previewed. */
@@ -33,6 +34,9 @@ export function stairView(staff: StaffContext, loaded: LoadedCase, preview?: Pai
   return {
     episodeId: head.id,
     version: head.version,
+    symptomClock: review.symptomClock,
+    rebaselineDays: review.rebaselineDays,
+    soreFrom: soreFrom(loaded.days(), file.asOf),
     asOf: file.asOf,
     today,
     zone: file.zone,

@@ -1,6 +1,6 @@
 import { recordingRoles } from "~/contract/roles";
 import type { otherLoads } from "~/core/response/session-record";
-import { id, instant, number, optional, text } from "./column";
+import { flag, id, instant, number, optional, text } from "./column";
 import { fact } from "./fact";
 
 /** A session as it was recorded; its sets are a kind of their own. */
@@ -14,6 +14,7 @@ export const sessions = fact({
     painBefore: number("pain_before"),
     minutes: optional(number("minutes")),
     otherLoad: optional(text<(typeof otherLoads)[number]>("other_load")),
+    stillSore: optional(flag("still_sore")),
   },
   by: "recorded_by",
   order: ["occurred_at", "id"],

@@ -11,14 +11,22 @@ export const absenceFirstFromDays = 15;
 export const rebaselineAfterDays = 28;
 
 /**
- * Local days between a training day and the next, or today: counted from a change of the prescription that lies between.
+ * Local days between a training day and the next, or today: counted from a change of the prescription that lies between, or from
+ * an answer that was given to the absence itself.
  *
  * @param until the later day; today when left out
  */
 function gapAfter(day: DayJudgement, { input, today }: RecordView, until: string = today): number {
-  const prescribedOn = localDay(input.prescribedAt, input.zone);
-  const from = prescribedOn > day.date && prescribedOn <= until ? prescribedOn : day.date;
-  return daysBetween(from, until);
+  const { prescribedAt, answeredAt, zone } = input;
+  const answeredOn = answeredAt === undefined ? undefined : localDay(answeredAt, zone);
+  const toAbsence = answeredOn !== undefined && daysBetween(day.date, answeredOn) >= absentFromDays;
+  const from = [day.date, localDay(prescribedAt, zone), ...(toAbsence ? [answeredOn] : [])].filter(
+    (date) => date <= until,
+  );
+  return daysBetween(
+    from.reduce((a, b) => (b > a ? b : a), day.date),
+    until,
+  );
 }
 
 /**

@@ -26,6 +26,7 @@ export const addresses = {
 
   readRecord: "GET /api/episodes/{id}/record",
   compareSchools: "GET /api/episodes/{id}/schools",
+  readDays: "GET /api/episodes/{id}/days",
   replayDecisions: "GET /api/episodes/{id}/replay",
   signDocument: "POST /api/episodes/{id}/documents",
 

@@ -7,6 +7,7 @@ import { Exercise } from "~/core/exercise/exercise";
 import { Pain } from "~/core/response/pain-response";
 import { PainSchoolCode } from "~/core/response/pain-school";
 import { SchoolComparison } from "~/core/review/compare-schools";
+import { DayByDay } from "~/core/review/day-by-day";
 import { Replay } from "~/core/review/replay-decisions";
 import { oneOf } from "~/core/schema/one-of";
 import { endpoint } from "./endpoint";
@@ -206,6 +207,14 @@ export const replayDecisions = endpoint({
   says: "Signed proposals made again from the record",
   roles: "signed-in",
   answer: Replay,
+});
+
+export const readDays = endpoint({
+  name: "readDays",
+  says: "The episode day by day: known, proposed, signed, what came of it",
+  roles: "signed-in",
+  query: Type.Object({ from: Type.Optional(date) }, closed),
+  answer: DayByDay,
 });
 
 export const signDocument = endpoint({

@@ -1,4 +1,5 @@
 import { daily } from "./en-daily";
+import { record } from "./en-record";
 import { exercise } from "./en-exercise";
 import { history } from "./en-history";
 import { judgement } from "./en-judgement";
@@ -12,6 +13,7 @@ export const locale = "en";
 /** All text of the product, in ICU message syntax. Keys are grouped by view; evidence and rules have theirs. */
 export const en = {
   ...daily,
+  ...record,
   ...exercise,
   ...history,
   ...judgement,

@@ -13,6 +13,17 @@ const set = (over: Partial<SetRecord> = {}): SetRecord => ({
   ...over,
 });
 
+describe("what pain came with", () => {
+  it.each([
+    [{ painWith: "depth", painArc: { fromDeg: 70 } }, "pain with a depth or angle, from 70°"],
+    [{ painWith: "depth", painArc: { fromDeg: 30, toDeg: 50 } }, "pain with a depth or angle, 30–50°"],
+    [{ painWith: "down" }, "pain with the way down"],
+  ] as const)("%o", (felt, said) => {
+    const line = saySets(stepUp, [set({ painDuring: 5, ...felt }), set({ painDuring: 5, ...felt })]);
+    expect(line.split("; ").filter((part) => part === said)).toHaveLength(1);
+  });
+});
+
 describe("a line of sets", () => {
   it("puts alike sets together, in the order they were done", () => {
     const line = saySets(stepUp, [set(), set(), set({ reps: 10, effort: 8 })]);

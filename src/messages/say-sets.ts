@@ -27,6 +27,7 @@ export function saySets(
       pain: Math.max(...sets.map((set) => set.painDuring)),
       effort: Math.max(...sets.map((set) => set.effort)),
     }),
+    ...sayPainPatterns(sets),
     ...sayFaults(faults, sets),
   ].join("; ");
 }
@@ -51,6 +52,22 @@ function sayForces(sets: readonly SetRecord[]): string {
   if (forces.length === 0) return "";
   const [low, high] = [Math.min(...forces), Math.max(...forces)].map(sayNumber);
   return low === high ? `${low} N` : `${low}–${high} N`;
+}
+
+/** What the pain came with, each pattern once, with the angle where it was named. */
+function sayPainPatterns(sets: readonly SetRecord[]): string[] {
+  const words = sets.flatMap(({ painWith, painArc }) => {
+    if (painWith === undefined) return [];
+    const what = t(`session.painWith.${painWith}`);
+    if (!painArc) return [t("record.painWith", { what })];
+    const { fromDeg, toDeg } = painArc;
+    return [
+      toDeg === undefined
+        ? t("record.painFrom", { what, from: fromDeg })
+        : t("record.painBetween", { what, from: fromDeg, to: toDeg }),
+    ];
+  });
+  return [...new Set(words)];
 }
 
 /** Faults of the sets, each once with the repetitions it spoiled. */

@@ -223,7 +223,7 @@ export const straightLegBridge: Exercise = {
         name: "Heels on the bench, weight on the hips",
         turn: ["load-place", "hips"],
         kit: ["bench", "dumbbells"],
-        dose: dose("strength", { loadKg: 5 }),
+        dose: dose("strength", { loadKg: 4 }),
         turns: [load("dumbbells", 30, 2)],
       },
       {

@@ -44,6 +44,21 @@ describe("the starting catalogue", () => {
     },
   );
 
+  it("loads stand on the usual shelf of what they are made of, and move by its smallest step", () => {
+    let seen = 0;
+    for (const { exercise, variant } of all) {
+      const turn = variant.turns.find((one) => "stepPercent" in one);
+      if (!turn || !("kit" in turn) || turn.kit === undefined) continue;
+      seen += 1;
+      const shelf = kitByCode(turn.kit)?.shelfKg ?? [];
+      const step = Math.min(...shelf.slice(1).map((kg, i) => kg - (shelf[i] ?? 0)));
+      const { loadKg = 0 } = variant.dose;
+      expect([exercise.id, variant.id, turn.incrementKg]).toEqual([exercise.id, variant.id, step]);
+      expect(loadKg === 0 || shelf.includes(loadKg), `${variant.id}: ${loadKg} kg`).toBe(true);
+    }
+    expect(seen).toBeGreaterThan(30);
+  });
+
   it("names exercises that exist where one leads to another", () => {
     const ids = new Set(startingExercises.map((e) => e.id));
     for (const { leadsTo = [] } of startingExercises) for (const id of leadsTo) expect(ids).toContain(id);

@@ -1,3 +1,5 @@
+import { Type, type Static } from "@sinclair/typebox";
+import { dayByDay, DayByDay } from "~/core/review/day-by-day";
 import { measuredBody, type MeasuredBody } from "~/core/case/measured-body";
 import { judgedDays } from "~/core/decision/record/judged-days";
 import type { DemandBook } from "~/core/demand/demand-book";
@@ -18,7 +20,7 @@ import { calculation, type Calculation } from "./calculation";
 import { doseCalculations } from "./dose-calculations";
 import { measureCalculations } from "./measure-calculations";
 import { caseExample, decideExample, gateExample } from "./examples";
-import { problemIf, within } from "~/core/schema/field-problem";
+import { problemIf, within, type FieldProblem } from "~/core/schema/field-problem";
 
 const zoneProblem = (zone: string) => problemIf(!isZone(zone), "/zone", "is not an IANA time zone");
 
@@ -82,15 +84,34 @@ export const calculations = (bookOf: (body: MeasuredBody) => DemandBook): readon
     input: CaseFile,
     output: CaseReview,
     example: caseExample,
-    problems: (i) => [
-      ...zoneProblem(i.zone),
-      ...danglingReferences(i),
-      ...i.exercises.flatMap((exercise, n) => within(`/exercises/${n}`, exerciseProblems(exercise))),
-      ...restrictionProblems(i.restrictions, "/restrictions"),
-      ...(i.limitSettings ?? []).flatMap(({ restrictions }, n) =>
-        restrictionProblems(restrictions, `/limitSettings/${n}/restrictions`),
-      ),
-    ],
+    problems: caseProblems,
     run: (file) => reviewCase(file, { book: bookOf(measuredBody(file)) }),
   }),
+  calculation({
+    name: "day-by-day",
+    takes: "record",
+    says: "Reads a whole case file again day by day: known, proposed, signed, and how the next time went.",
+    source: "the rules of decide and gate",
+    input: Type.Object(
+      { case: CaseFile, from: Type.Optional(Type.String({ format: "date" })) },
+      { additionalProperties: false },
+    ),
+    output: DayByDay,
+    example: { case: caseExample },
+    problems: (i) => within("/case", caseProblems(i.case)),
+    run: (i) => dayByDay(i.case, i.from ?? null, bookOf(measuredBody(i.case))),
+  }),
 ];
+
+/** What is wrong with a case file that a schema cannot say. */
+function caseProblems(file: Static<typeof CaseFile>): FieldProblem[] {
+  return [
+    ...zoneProblem(file.zone),
+    ...danglingReferences(file),
+    ...file.exercises.flatMap((exercise, n) => within(`/exercises/${n}`, exerciseProblems(exercise))),
+    ...restrictionProblems(file.restrictions, "/restrictions"),
+    ...(file.limitSettings ?? []).flatMap(({ restrictions }, n) =>
+      restrictionProblems(restrictions, `/limitSettings/${n}/restrictions`),
+    ),
+  ];
+}

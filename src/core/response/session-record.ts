@@ -9,6 +9,8 @@ export const Side = oneOf(
 );
 export type Side = Static<typeof Side>;
 
+/** Where pain was felt: at what the episode is about, in the muscle that worked, or somewhere else. */
+export const painSites = ["episode", "muscle", "elsewhere"] as const;
 export const limitKinds = ["pain", "pinch", "block", "stretch", "fear", "weakness", "wrong-place"] as const;
 /** What pain came with: a depth or angle, effort or load, the way down, the way up, only afterwards, nothing one can name. */
 export const painPatterns = ["depth", "effort", "down", "up", "after", "none"] as const;
@@ -41,7 +43,7 @@ export const SetRecord = Type.Object(
     forceN: Type.Optional(Type.Number({ minimum: 0, exclusiveMaximum: 5000 })),
     loadKg: Type.Optional(Type.Number({ minimum: 0, maximum: 500 })),
     painDuring: Pain,
-    painSite: oneOf(["episode", "muscle", "elsewhere"]),
+    painSite: oneOf(painSites),
     painWith: Type.Optional(oneOf(painPatterns)),
     /** Bend of the joint that works, degrees, at which pain began and, where it passed again, ended. */
     painArc: Type.Optional(

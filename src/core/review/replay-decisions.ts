@@ -3,6 +3,7 @@ import { Type, type Static } from "@sinclair/typebox";
 import { engineVersion } from "~/core/decision/decide";
 import { Outcome, type Proposal } from "~/core/decision/record/decide-input";
 import type { CaseDecision, CaseFile } from "~/core/case/case-file";
+import { knownAt } from "~/core/case/known-at";
 import { reviewCase } from "./review-case";
 
 /** A signed decision beside what the same record proposes today. */
@@ -64,40 +65,15 @@ function sorted(value: unknown): unknown {
 
 /** The case as it was known when a decision was signed: nothing that reached the record later, nor the decision itself. */
 function knownBefore(file: CaseFile, decision: CaseDecision): CaseFile {
-  const known = (at: string) => Date.parse(at) <= Date.parse(decision.at);
   const place = file.decisions.findIndex(({ id }) => id === decision.id);
   // Of decisions of the same instant, those before it in the file were signed before it.
-  const before = (at: string, n: number) =>
-    Date.parse(at) < Date.parse(decision.at) || (known(at) && n < place);
-  const earlier = file.decisions.filter((other, n) => before(other.at, n));
-  return {
-    ...file,
-    asOf: decision.at,
-    decisions: earlier,
-    sessions: file.sessions.filter((session) => known(session.receivedAt ?? session.at)),
-    reports: file.reports.filter((report) => known(report.receivedAt)),
-    results: file.results.filter((result) => known(result.recordedAt ?? `${result.takenOn}T00:00:00Z`)),
-    signals: (file.signals ?? []).filter((signal) => known(signal.at)),
-    attributions: (file.attributions ?? []).filter((choice) => known(choice.at)),
-    clearances: file.clearances.filter((clearance) => known(clearance.at)),
-    items: file.items
-      .filter((item) => known(item.prescriptions[0]?.from ?? decision.at))
-      .map((item) => ({
-        ...item,
-        prescriptions: item.prescriptions.filter(
-          (entry, n) => n === 0 || madeBefore(entry, item.id, earlier, decision.at),
-        ),
-      })),
+  const before = (at: string, n: number) => {
+    const [then, now] = [Date.parse(at), Date.parse(decision.at)];
+    return then < now || (then === now && n < place);
   };
-}
-
-/** Prescriptions that stood before a decision: older ones, and those of earlier decisions of the same instant. */
-function madeBefore(
-  { from }: CaseFile["items"][number]["prescriptions"][number],
-  itemId: string,
-  earlier: readonly CaseDecision[],
-  at: string,
-): boolean {
-  if (Date.parse(from) !== Date.parse(at)) return Date.parse(from) < Date.parse(at);
-  return earlier.some((other) => other.itemId === itemId && Date.parse(other.at) === Date.parse(at));
+  return knownAt(
+    file,
+    decision.at,
+    file.decisions.filter((other, n) => before(other.at, n)),
+  );
 }

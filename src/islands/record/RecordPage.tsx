@@ -4,10 +4,13 @@ import { useState } from "react";
 import type { RecordEntry, RecordView } from "~/contract/record";
 import { documentKinds } from "~/contract/record";
 import { sayTime, t } from "~/messages/say";
+import { later } from "~/islands/frame/later";
 import EntryBody from "./EntryBody";
 import ExerciseOverTime from "./ExerciseOverTime";
 import ReplayNote from "./ReplayNote";
 import { island } from "~/islands/frame/island";
+
+const DayByDay = later(() => import("./DayByDay"));
 
 type Kind = RecordEntry["kind"];
 const kinds: readonly Kind[] = [
@@ -29,7 +32,7 @@ const kinds: readonly Kind[] = [
 /** The record of an episode, newest first. */
 function RecordPage({ record }: { record: RecordView }) {
   const [only, setOnly] = useState<Kind | null>(null);
-  const [view, setView] = useState<"timeline" | "history">("timeline");
+  const [view, setView] = useState<"timeline" | "history" | "days">("timeline");
   const shown = record.entries.filter((entry) => only === null || entry.kind === only);
   const present = kinds.filter((kind) => record.entries.some((entry) => entry.kind === kind));
   return (
@@ -60,7 +63,7 @@ function RecordPage({ record }: { record: RecordView }) {
         </div>
       </div>
       <div className="join mt-3 print:hidden" role="group" aria-label={t("record.title")}>
-        {(["timeline", "history"] as const).map((code) => (
+        {(["timeline", "history", "days"] as const).map((code) => (
           <button
             key={code}
             type="button"
@@ -72,7 +75,9 @@ function RecordPage({ record }: { record: RecordView }) {
           </button>
         ))}
       </div>
-      {view === "history" ? (
+      {view === "days" ? (
+        <DayByDay record={record} />
+      ) : view === "history" ? (
         <ExerciseOverTime record={record} />
       ) : (
         <>

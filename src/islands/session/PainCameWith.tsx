@@ -14,7 +14,7 @@ export default function PainCameWith({ path, control }: Props) {
   const { register, watch } = useFormContext<SessionDraft>();
   const chosen = watch(`${path}.painWith`);
   return (
-    <div className="flex flex-col gap-2 sm:col-span-2">
+    <div className="flex flex-col gap-2">
       <Controller
         control={control}
         name={`${path}.painWith`}

@@ -1,5 +1,6 @@
 import { Controller, useFormContext } from "react-hook-form";
-import { limitKinds } from "~/core/response/session-record";
+import { limitKinds, painSites } from "~/core/response/session-record";
+import TapChoice from "~/islands/frame/TapChoice";
 import PainPicker from "~/islands/frame/PainPicker";
 import { t } from "~/messages/say";
 import type { MessageKey } from "~/messages/en";
@@ -83,18 +84,23 @@ export default function SetFields({ item, path, title, school, lead }: Props) {
           </label>
         )}
       </div>
-      <div className="grid gap-3 sm:grid-cols-[1fr_9rem]">
+      <div className="flex flex-col gap-3">
         <Asked path={`${path}.painDuring`} label={t("session.painDuring")} control={control} />
-        <label className="flex flex-col gap-1 text-sm font-medium">
-          {t("session.painSite")}
-          <select className="select w-full" {...register(`${path}.painSite`)}>
-            {(["episode", "muscle", "elsewhere"] as const).map((site) => (
-              <option key={site} value={site}>
-                {t(`session.site.${site}`)}
-              </option>
-            ))}
-          </select>
-        </label>
+        {(set.painDuring ?? 0) > 0 && (
+          <Controller
+            control={control}
+            name={`${path}.painSite`}
+            render={({ field }) => (
+              <TapChoice
+                label={t("session.painSite")}
+                name={field.name}
+                options={painSites.map((site) => [site, t(`session.site.${site}`)] as const)}
+                value={field.value}
+                onChange={field.onChange}
+              />
+            )}
+          />
+        )}
         {set.painSite === "episode" && (set.painDuring ?? 0) > painSchool(school).goMax && (
           <PainCameWith path={path} control={control} />
         )}

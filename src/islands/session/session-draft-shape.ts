@@ -1,5 +1,11 @@
 import type { Exercise } from "~/core/exercise/exercise";
-import { faultPhases, limitKinds, painPatterns, type FaultRecord } from "~/core/response/session-record";
+import {
+  faultPhases,
+  limitKinds,
+  painPatterns,
+  painSites,
+  type FaultRecord,
+} from "~/core/response/session-record";
 import {
   either,
   flag,
@@ -31,7 +37,7 @@ const set = shape<SetDraft>({
   forceN: text,
   loadKg: text,
   painDuring: orNull(number),
-  painSite: oneOfThese("episode", "muscle", "elsewhere"),
+  painSite: oneOfThese(...painSites),
   painWith: oneOfThese("", ...painPatterns),
   painFromDeg: text,
   painToDeg: text,

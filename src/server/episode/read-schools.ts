@@ -1,5 +1,6 @@
 import { compareSchools } from "~/core/review/compare-schools";
 import type { SchoolComparison } from "~/core/review/compare-schools";
+import { dayByDay, type DayByDay } from "~/core/review/day-by-day";
 import { replayDecisions, type Replay } from "~/core/review/replay-decisions";
 import type { StaffContext } from "~/server/staff-context";
 import { notFound } from "~/server/http/problem";
@@ -23,4 +24,15 @@ export async function readReplay(staff: StaffContext, id: string): Promise<Repla
   const { file, book } = await loadEpisode(staff, id);
   await noteRead(staff, id, "replay-decisions");
   return replayDecisions(file, book());
+}
+
+/**
+ * The episode day by day: what was known, proposed and signed, and what came of it.
+ *
+ * @param from first local date wanted; the latest dates when null
+ */
+export async function readDays(staff: StaffContext, id: string, from: string | null): Promise<DayByDay> {
+  const { file, book } = await loadEpisode(staff, id);
+  await noteRead(staff, id, "read-days");
+  return dayByDay(file, from, book());
 }

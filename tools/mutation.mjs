@@ -14,6 +14,7 @@ const rooms = {
       "tests/reference/decision-truth-table.test.ts",
       "tests/reference/worked-examples.test.ts",
       "tests/reference/decision-boundaries.test.ts",
+      "tests/reference/second-edition*.test.ts",
     ],
   },
   gate: {
@@ -31,6 +32,7 @@ const rooms = {
       "tests/reference/pain-schools.test.ts",
       "tests/reference/decision-truth-table.test.ts",
       "tests/reference/worked-examples.test.ts",
+      "tests/reference/second-edition*.test.ts",
     ],
   },
   place: { mutate: ["src/core/intake/place.ts"], tests: ["src/core/intake/**/*.test.ts"] },

@@ -73,7 +73,8 @@ export const judgement = {
   "evidence.marked-fault-most": "{date}: marked fault in most repetitions of the last set ({faults}).",
   "evidence.below-bottom-twice":
     "{form, select, figures {{leg, select, left {left leg: } right {right leg: } other {}}{date} {done}, {first} {doneBefore}{unit, select, reps { clean} hold { s} contacts { contacts} minutes { min} force { N} other {}}: below {bottom} a set, twice running} other {{date} and the training day before: below the bottom of the range}}.",
-  "evidence.absence": "{days} days since the last session.",
+  "evidence.absence":
+    "{form, select, back {{days} days away before {date}} other {{days} days since the last session}}.",
   "evidence.second-ease-running": "The second ease running: look at the item as a whole.",
   "evidence.easiest-setting": "Nothing left to turn down at this setting.",
   "evidence.good-day":

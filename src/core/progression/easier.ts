@@ -60,11 +60,43 @@ export function easierNotch(
   return knobsTurnedOnTheWay(exercise, prescription, shelf)[0] ?? null;
 }
 
-/** The variant before this one in the progression, at its own first dose; null for the easiest. */
+/**
+ * The variant before this one in the progression, at its own first dose, but no deeper, no higher and no heavier than it stands
+ * now; null for the easiest.
+ */
 export function easierVariant(exercise: Exercise, prescription: Prescription): TurnedChange | null {
   const { before, here } = neighbours(exercise, prescription);
-  return before && here ? variantChange(here, before, prescription) : null;
+  if (!before || !here) return null;
+  const first = firstPrescription(before);
+  const [now, then] = [prescription.dose.loadKg, first.dose.loadKg];
+  const lighter = now !== undefined && then !== undefined && now < then ? { loadKg: now } : {};
+  const settings = { ...first.settings, ...shallower(first, prescription) };
+  const target = { ...first, settings, dose: { ...first.dose, ...lighter } };
+  return variantChange(here, before, prescription, target);
 }
+
+/** Settings of how far a movement goes that stand easier in a prescription than in another: the easier ones. */
+function shallower(than: Prescription, { settings }: Prescription): Prescription["settings"] {
+  const easier = rangeKnobs.flatMap((name) => {
+    const [now, then] = [settings[name], than.settings[name]];
+    if (now === undefined || then === undefined) return [];
+    const { rank } = knobByName(name);
+    return rank(now) < rank(then) ? [[name, now] as const] : [];
+  });
+  return Object.fromEntries(easier);
+}
+
+/** Knobs that say how far a movement goes. */
+export const rangeKnobs = [
+  "knee-angle",
+  "hip-angle",
+  "arc",
+  "range",
+  "step-height",
+  "box-height",
+  "reach",
+  "drop-height",
+] as const;
 
 /**
  * Every own knob that can be turned back, the one turned last first: a knob is turned only when those before it

@@ -29,21 +29,29 @@ function gapAfter(day: DayJudgement, { input, today }: RecordView, until: string
   );
 }
 
+/** Days away that still count, and the day of the return where there was one. */
+export interface Away {
+  readonly days: number;
+  readonly backOn: string | null;
+}
+
 /**
  * Days away that still count: since the last session; or, where somebody came back after eight days or more, the days before
  * that return, until it is answered or a full run of good days has followed. 0 without any session.
  */
-export function daysAway(view: RecordView): number {
+export function away(view: RecordView): Away {
   const { allDays, input } = view;
   const last = allDays.at(-1);
-  if (!last) return 0;
-  const now = gapAfter(last, view);
-  if (now >= absentFromDays) return now;
+  if (!last) return { days: 0, backOn: null };
+  const now = { days: gapAfter(last, view), backOn: null };
+  if (now.days >= absentFromDays) return now;
   for (let i = allDays.length - 1; i > 0; i -= 1) {
     const [before, back] = [allDays[i - 1], allDays[i]];
     if (!before || !back || !after(back.arrivedAt, input.answeredAt)) break;
     const gap = gapAfter(before, view, back.date);
-    if (gap >= absentFromDays) return goodSince(view, i) ? now : gap;
+    if (gap >= absentFromDays) return goodSince(view, i) ? now : { days: gap, backOn: back.date };
   }
   return now;
 }
+
+export const daysAway = (view: RecordView): number => away(view).days;

@@ -1,5 +1,5 @@
 import type { DayJudgement } from "~/core/response/judge-day";
-import { absenceFirstFromDays, absentFromDays, daysAway, rebaselineAfterDays } from "./absence";
+import { absenceFirstFromDays, absentFromDays, away, daysAway, rebaselineAfterDays } from "./absence";
 import { dueDays } from "./due-days";
 import type { EaseCauseCode } from "~/core/decision/record/decide-input";
 import { evidence, type Evidence } from "~/core/decision/record/evidence";
@@ -148,6 +148,9 @@ function tooFewClean(view: RecordView): Evidence | null {
 }
 
 function absence(view: RecordView): Evidence | null {
-  const days = daysAway(view);
-  return days >= absentFromDays && days <= rebaselineAfterDays ? evidence("absence", { days }) : null;
+  const { days, backOn } = away(view);
+  if (days < absentFromDays || days > rebaselineAfterDays) return null;
+  return backOn === null
+    ? evidence("absence", { days })
+    : evidence("absence", { days, form: "back" }, backOn);
 }

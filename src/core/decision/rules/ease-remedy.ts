@@ -1,5 +1,5 @@
 import { turnTo, type TurnedChange } from "~/core/progression/change";
-import { easierKnob, easierNotch, easierVariant } from "~/core/progression/easier";
+import { easierKnob, easierNotch, easierVariant, rangeKnobs } from "~/core/progression/easier";
 import { firstPrescription, variantOf } from "~/core/exercise/exercise";
 import { findKnob } from "~/core/exercise/knob";
 import { inForce } from "~/core/limit/restriction";
@@ -9,17 +9,6 @@ import { asksMore } from "./asks-more";
 
 /** Tries to make an item easier in one way; null when that way is not open to it. */
 export type Remedy = (view: RecordView) => TurnedChange | null;
-
-const rangeKnobs = [
-  "knee-angle",
-  "hip-angle",
-  "arc",
-  "range",
-  "step-height",
-  "box-height",
-  "reach",
-  "drop-height",
-];
 
 export const lessRange: Remedy = (view) => firstKnob(view, rangeKnobs);
 export const lowerEffortBand: Remedy = (view) => firstKnob(view, ["effort"]);

@@ -1,4 +1,5 @@
 import { Type, type Static } from "@sinclair/typebox";
+import { PainArc } from "~/core/case/pain-arcs";
 import { CaseFile } from "~/core/case/case-file";
 import { Proposal } from "~/core/decision/record/decide-input";
 import { SymptomClock } from "~/core/review/symptom-clock";
@@ -61,6 +62,8 @@ export const StairItem = Type.Object(
     variantName: Type.String(),
     maximumN: Type.Union([Type.Number(), Type.Null()]),
     prescribedAt: instant,
+    /** Where it hurt lately, day by day, oldest first. */
+    painArcs: Type.Array(PainArc),
     proposal: Proposal,
     /** The proposal's change in numbers of force, when it moves an effort band. */
     alternatives: Type.Array(Alternative),

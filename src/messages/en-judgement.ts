@@ -146,6 +146,9 @@ export const judgement = {
   "evidence.plan-contacts": "Ground contacts a day would be {now}; {most} at most for the whole plan.",
   "evidence.plateau": "No step for {days} days.",
 
+  "arcs.title": "It hurt:",
+  "arcs.from": "{date} from {from}°",
+  "arcs.between": "{date} {from}–{to}°",
   "rebaseline.title": "Nothing done for {days} days: measure again first",
   "rebaseline.text":
     "After more than four weeks nobody knows what still holds. Measure, set each exercise where it fits, then let the plan go on.",

@@ -1,6 +1,7 @@
 import type { BodyLengths } from "~/core/pose/body-lengths";
 import { camera } from "./camera";
 import { drawBody } from "./draw-body";
+import { drawPainArc, type DrawnPainArc } from "./draw-pain-arc";
 import { drawProps } from "./draw-props";
 import type { Figure } from "./figure";
 import { joined, type Extent, type Shape } from "./outline";
@@ -10,6 +11,8 @@ export interface FigureLook {
   /** The working side is the left one: everything is seen from there. */
   readonly left: boolean;
   readonly marked: "leg" | "arm" | "none";
+  /** Where the knee of the working leg hurt, when that was said. */
+  readonly painArc?: DrawnPainArc;
 }
 
 export type Drawn =
@@ -29,6 +32,7 @@ export function drawFigure(lengths: BodyLengths, figure: Figure, place: number, 
   const eyesClosed = figure.props.some((prop) => prop.kind === "sign" && prop.what === "eyes-closed");
   const shapes = [
     ...drawProps(figure.props, { body, lengths, camera: seen }),
+    ...(look.painArc ? [drawPainArc(look.painArc, body, lengths, seen)] : []),
     ...drawBody(body, seen, { lengths, marked: look.marked, eyesClosed }),
   ].sort((a, b) => a.near - b.near);
   return { ok: true, shapes, extent: joined(shapes.map(({ extent }) => extent)) };

@@ -5,6 +5,8 @@ import { bodyLengths } from "~/core/pose/body-lengths";
 import { firstPrescription } from "~/core/exercise/exercise";
 import { camera } from "./camera";
 import { drawFigure, figureExtent } from "./draw-figure";
+import { drawPainArc } from "./draw-pain-arc";
+import { resolveFigure } from "./resolve-figure";
 import { capsule, circlePath, hull } from "./outline";
 import { placeInTime } from "./place-in-time";
 
@@ -131,5 +133,52 @@ describe("a drawing", () => {
         expect(drawn.extent.right).toBeLessThan(measured.extent.right + 2);
       }
     }
+  });
+});
+
+describe("where a knee hurts", () => {
+  const deep = resolveFigure(body, figureFor("squat-free"), 1);
+  if (!deep.ok) throw new Error(deep.why);
+  const seen = camera(0, false);
+  const rim = (fromDeg: number, toDeg: number | null) =>
+    drawPainArc({ fromDeg, toDeg }, deep.body, body, seen)
+      .d.slice(1, -1)
+      .split("L")
+      .map((point) => point.split(" ").map(Number) as [number, number]);
+  const direction = ([x, y]: [number, number], [kneeX, kneeY]: [number, number]) =>
+    (Math.atan2(y - kneeY, x - kneeX) * 180) / Math.PI;
+
+  it("is drawn along the shank where the shank stands at that bend, to a degree", () => {
+    const { knee, ankle } = deep.body.legs.w;
+    const bend = Math.round(deep.body.angles.w.knee);
+    const [corner, first] = rim(bend, bend + 20);
+    if (!corner || !first) throw new Error("a sector has a corner and a rim");
+    const shank = direction(flat(ankle), flat(knee));
+    expect(Math.abs(direction(first, corner) - shank)).toBeLessThan(1);
+  });
+  it("reaches as far as it hurts; twenty degrees on where nobody said it ends", () => {
+    const spread = (points: [number, number][]) => {
+      const [corner, ...edge] = points;
+      const [first, last] = [edge[0], edge.at(-1)];
+      if (!corner || !first || !last) throw new Error("a sector has a corner and a rim");
+      return Math.abs(direction(first, corner) - direction(last, corner));
+    };
+    expect(spread(rim(40, 70))).toBeCloseTo(30, 0);
+    expect(spread(rim(40, null))).toBeCloseTo(20, 0);
+  });
+  function flat(at: readonly [number, number, number]): [number, number] {
+    const [x, y] = seen.flat(at);
+    return [x, y];
+  }
+  it("takes part in a figure only where it was said", () => {
+    const keys = (painArc?: { fromDeg: number; toDeg: null }) => {
+      const drawn = drawFigure(body, figureFor("squat-free"), 0, {
+        ...look,
+        ...(painArc ? { painArc } : {}),
+      });
+      return drawn.ok ? drawn.shapes.map(({ key }) => key) : [];
+    };
+    expect(keys()).not.toContain("pain-arc");
+    expect(keys({ fromDeg: 60, toDeg: null })).toContain("pain-arc");
   });
 });

@@ -58,6 +58,20 @@ describe("an episode read again day by day", () => {
     expect(seen?.items[0]?.signed).toEqual({ action: "refuse", at, reason: "not yet" });
     expect(seen?.items[0]?.proposal).toEqual(proposal);
   });
+  it("begins with the first stage: what was measured before is of another time", () => {
+    const [move] = caseExample.stageMoves;
+    const result = {
+      id: "old",
+      measure: "squeeze-force",
+      side: "none" as const,
+      value: 200,
+      takenOn: "2025-11-02",
+      occasion: "pre-injury" as const,
+    };
+    const { dates } = dayByDay({ ...caseExample, results: [...caseExample.results, result] });
+    expect(dates).not.toContain("2025-11-02");
+    expect((dates[0] ?? "") >= (move?.at.slice(0, 10) ?? "")).toBe(true);
+  });
   it("begins where it is asked to", () => {
     const { dates } = dayByDay(caseExample);
     const from = dates[1] ?? "";

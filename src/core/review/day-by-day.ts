@@ -115,8 +115,13 @@ function datesOf(file: CaseFile): string[] {
     ...(file.signals ?? []).map(({ at }) => day(at)),
     ...(file.events ?? []).map(({ at }) => day(at)),
   ];
-  return [...new Set(all.filter((one) => one <= day(file.asOf)))].sort();
+  const begins = day(beganAt(file));
+  return [...new Set(all.filter((one) => one >= begins && one <= day(file.asOf)))].sort();
 }
+
+/** When the episode got its first stage: nothing is judged before. */
+const beganAt = ({ stageMoves, asOf }: CaseFile): string =>
+  stageMoves.map(({ at }) => at).reduce((a, b) => (Date.parse(b) < Date.parse(a) ? b : a), asOf);
 
 type Fared = Static<typeof Fared>;
 
@@ -192,7 +197,8 @@ function reviewedDay(
 
 /** Just before the first signature of a date; else its last minute, or now. */
 function momentOf(file: CaseFile, on: string, firstSigned: string | undefined): string {
-  if (firstSigned !== undefined) return new Date(Date.parse(firstSigned) - 1).toISOString();
+  const begins = Date.parse(beganAt(file));
+  if (firstSigned !== undefined) return new Date(Math.max(begins, Date.parse(firstSigned) - 1)).toISOString();
   const ends = Date.parse(instantOfLocal(`${addDays(on, 1)}T00:00`, file.zone)) - 1;
   return new Date(Math.min(ends, Date.parse(file.asOf))).toISOString();
 }

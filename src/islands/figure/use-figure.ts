@@ -14,6 +14,8 @@ export interface Shown {
   readonly prescription: Pick<Prescription, "settings">;
   readonly heightM: number | null;
   readonly side: InvolvedSide;
+  /** Where the knee hurt last in this movement. */
+  readonly painArc?: FigureLook["painArc"];
 }
 
 export type FigureState =
@@ -28,11 +30,16 @@ export type FigureState =
   | { readonly ok: false; readonly why: string | null };
 
 /** A variant as prescribed, ready to be drawn for a person; made again only when something of it changes. */
-export function useFigure({ exercise, prescription, heightM, side }: Shown): FigureState {
+export function useFigure({ exercise, prescription, heightM, side, painArc }: Shown): FigureState {
   const settings = JSON.stringify(prescription.settings);
   const { id, lane, drawnLike } = exercise;
+  const { fromDeg, toDeg = null } = painArc ?? {};
   return useMemo((): FigureState => {
-    const look: FigureLook = { left: side === "left", marked: lane === "upper-body" ? "arm" : "leg" };
+    const look: FigureLook = {
+      left: side === "left",
+      marked: lane === "upper-body" ? "arm" : "leg",
+      ...(fromDeg === undefined ? {} : { painArc: { fromDeg, toDeg } }),
+    };
     try {
       const body = bodyLengths({ heightM: heightM ?? usualHeightM });
       const prescribed = { settings: JSON.parse(settings) as Prescription["settings"] };
@@ -43,5 +50,5 @@ export function useFigure({ exercise, prescription, heightM, side }: Shown): Fig
     } catch (error) {
       return { ok: false, why: (error as RangeError).message };
     }
-  }, [settings, id, lane, drawnLike, heightM, side]);
+  }, [settings, id, lane, drawnLike, heightM, side, fromDeg, toDeg]);
 }

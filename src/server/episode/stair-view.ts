@@ -1,5 +1,6 @@
 import { proceduresOf } from "~/catalogue/procedures/all";
 import { standingEvents } from "~/core/event/standing-events";
+import { painArcsOf } from "~/core/case/pain-arcs";
 import { measuredHeight } from "~/core/case/measured-body";
 import type { StairItem, StairView } from "~/contract/episode";
 import { reportDays } from "~/core/caseload/caseload-state";
@@ -117,7 +118,7 @@ export function saidWithEnd(
 }
 
 function stairItem(
-  { file }: LoadedCase,
+  { file, days }: LoadedCase,
   item: CaseReview["items"][number],
   under: Parameters<typeof alternatives>[2],
 ): StairItem {
@@ -131,6 +132,7 @@ function stairItem(
     prescription: item.prescription,
     variantName: variantOf(exercise, item.prescription.variantId).name,
     maximumN: item.maximumN,
+    painArcs: painArcsOf(file, days(), item.exerciseId),
     prescribedAt: item.prescribedAt,
     proposal: item.proposal,
     alternatives: alternatives(exercise, item.prescription, under),

@@ -1,0 +1,46 @@
+import { Type, type Static } from "@sinclair/typebox";
+import type { CaseDay } from "./case-days";
+import type { CaseFile } from "./case-file";
+
+/** Where a movement hurt on one day: the bend at which it began and, where it passed again, ended; degrees. */
+export const PainArc = Type.Object(
+  {
+    date: Type.String({ format: "date" }),
+    fromDeg: Type.Integer(),
+    toDeg: Type.Union([Type.Integer(), Type.Null()]),
+    /** Worst pain of that day in the sets that named an angle, 0\u201310. */
+    pain: Type.Integer(),
+  },
+  { additionalProperties: false },
+);
+export type PainArc = Static<typeof PainArc>;
+
+const latest = 5;
+
+/**
+ * Where an exercise hurt, day by day, whichever item of the plan it was done under: of each day the worst set that named an
+ * angle; of equally bad ones the first angle at which it hurt. A day without pain at an angle is left out.
+ *
+ * @param days training days, oldest first
+ * @returns the latest five, oldest first
+ */
+export function painArcsOf(
+  { items }: Pick<CaseFile, "items">,
+  days: readonly Pick<CaseDay, "date" | "sessions">[],
+  exerciseId: string,
+): PainArc[] {
+  const own = new Set(items.filter((item) => item.exerciseId === exerciseId).map(({ id }) => id));
+  return days
+    .flatMap(({ date, sessions }) => {
+      const named = sessions
+        .flatMap((session) => session.items.filter(({ itemId }) => own.has(itemId)))
+        .flatMap(({ sets }) => sets)
+        .flatMap(({ painArc, painDuring, painSite }) =>
+          painArc && painSite === "episode" ? [{ ...painArc, pain: painDuring }] : [],
+        )
+        .sort((a, b) => b.pain - a.pain || a.fromDeg - b.fromDeg);
+      const [worst] = named;
+      return worst ? [{ date, fromDeg: worst.fromDeg, toDeg: worst.toDeg ?? null, pain: worst.pain }] : [];
+    })
+    .slice(-latest);
+}

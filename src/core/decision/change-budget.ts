@@ -12,6 +12,18 @@ export interface ChangeBudget {
   readonly limit: number;
 }
 
+/** Whether an item got harder within the last seven local days, today included. */
+export function harderThisWeek(
+  changes: readonly SignedChange[],
+  { today, zone }: { readonly today: string; readonly zone: string },
+): boolean {
+  const from = addDays(today, 1 - days);
+  return changes.some(({ direction, at }) => {
+    const day = localDay(at, zone);
+    return direction === "harder" && day >= from && day <= today;
+  });
+}
+
 /**
  * How much of a week's harder steps a plan has used: an item counts once however often it went up. Two a week when the
  * site is irritable or in the first stage, else four (common practice: few changes at a time show which one the body
@@ -26,13 +38,8 @@ export function changeBudget(
   changes: readonly (readonly SignedChange[])[],
   { today, zone, careful }: { today: string; zone: string; careful: boolean },
 ): ChangeBudget {
-  const from = addDays(today, 1 - days);
-  const within = ({ direction, at }: SignedChange) => {
-    const day = localDay(at, zone);
-    return direction === "harder" && day >= from && day <= today;
-  };
   return {
-    used: changes.filter((ofItem) => ofItem.some(within)).length,
+    used: changes.filter((ofItem) => harderThisWeek(ofItem, { today, zone })).length,
     limit: careful ? carefulLimit : usualLimit,
   };
 }

@@ -38,6 +38,14 @@ describe("the queue for a week's change budget", () => {
     ]);
   });
 
+  it("who the week counts already takes nobody's place", () => {
+    expect([...stepQueue(plan, new Set(), new Set(["squat"]))]).toEqual([
+      ["squat", 0],
+      ["squeeze", 0],
+      ["plank", 1],
+    ]);
+  });
+
   it("is empty where nobody steps up", () => {
     expect(stepQueue([item("a", "trunk", "hold"), item("b", "trunk", "stop")], new Set()).size).toBe(0);
     expect(stepQueue([], new Set<Lane>(["trunk"])).size).toBe(0);

@@ -12,9 +12,14 @@ export interface QueuedItem {
  * Only steps that turn a knob or change the variant use the budget.
  *
  * @param blocking lanes that block the gate
- * @returns for every item that would step up, how many others come before it
+ * @param counted items that the week counts already: another step of theirs uses nothing more
+ * @returns for every item that would step up, how many that the week does not count yet come before it
  */
-export function stepQueue(items: readonly QueuedItem[], blocking: ReadonlySet<Lane>): Map<string, number> {
+export function stepQueue(
+  items: readonly QueuedItem[],
+  blocking: ReadonlySet<Lane>,
+  counted: ReadonlySet<string> = new Set(),
+): Map<string, number> {
   const stepping = items.filter(({ proposal: { outcome, change } }) => {
     return outcome === "step-up" && change !== undefined && "knob" in change;
   });
@@ -22,5 +27,10 @@ export function stepQueue(items: readonly QueuedItem[], blocking: ReadonlySet<La
     ...stepping.filter(({ lane }) => blocking.has(lane)),
     ...stepping.filter(({ lane }) => !blocking.has(lane)),
   ];
-  return new Map(ordered.map(({ itemId }, place) => [itemId, place]));
+  return new Map(
+    ordered.map(({ itemId }, place) => [
+      itemId,
+      ordered.slice(0, place).filter((other) => !counted.has(other.itemId)).length,
+    ]),
+  );
 }

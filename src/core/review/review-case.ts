@@ -1,7 +1,7 @@
 import type { DemandBook } from "~/core/demand/demand-book";
 import { labelBook } from "~/core/demand/label-book";
 import { Type, type Static } from "@sinclair/typebox";
-import { changeBudget } from "~/core/decision/change-budget";
+import { changeBudget, harderThisWeek } from "~/core/decision/change-budget";
 import { decide } from "~/core/decision/decide";
 import { Proposal, type DecideInput, type SignedChange } from "~/core/decision/record/decide-input";
 import { laneReadiness, LaneReadiness } from "~/core/decision/lane-readiness";
@@ -133,7 +133,10 @@ export function reviewCase(
     lane: item.lane,
     proposal: decide(input, judged, book),
   }));
-  const queue = stepQueue(first, blockingLanes(file, stage, gate, items));
+  const counted = inputs
+    .filter(({ input }) => harderThisWeek(input.changes, { today, zone: file.zone }))
+    .map(({ item }) => item.id);
+  const queue = stepQueue(first, blockingLanes(file, stage, gate, items), new Set(counted));
   return {
     asOf: file.asOf,
     stage: stage.code,

@@ -273,6 +273,8 @@ describe("soreness beyond two days", () => {
   it("counts when the next session, more than 48 h later, says it is still there", () => {
     expect(codes(march(11, "10:00"), muscle(march(10, "09:30")))).toContain("pain-hold-band");
     expect(said(march(11, "10:00"), muscle(march(10, "08:30")))).toBe("step-up: step-up");
+    // What is noted only tomorrow is not known today.
+    expect(said(march(11, "10:00"), muscle(march(12, "09:30")))).toBe("step-up: step-up");
   });
 });
 

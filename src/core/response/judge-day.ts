@@ -100,7 +100,7 @@ export function judgeDay(day: TrainingDay, context: DayContext): DayJudgement {
   const easier = sets.some((set) => easierThanPrescribed(set, context));
   const state = trainingDayState(day, context.now);
   const report = countedReport(day, state, context);
-  const lasting = lastsTooLong(day, report);
+  const lasting = lastsTooLong(day, report, context.now);
   // Pain at the site counts whichever leg was working; soreness of a muscle is of the leg that worked.
   const atSite = others.filter(({ painSite }) => painSite === "episode");
   const felt = [...sets, ...atSite].map((set) => ({ set, pain: countedPain(set, lasting) }));
@@ -182,9 +182,10 @@ function countedReport(
 function lastsTooLong(
   { lastSessionAt, stillSoreAt }: TrainingDay,
   report: NextDayReport | undefined,
+  now: string,
 ): boolean {
   if ((report?.settledHours ?? 0) > muscleSorenessSettlesHours) return true;
-  if (stillSoreAt === undefined) return false;
+  if (stillSoreAt === undefined || Date.parse(stillSoreAt) > Date.parse(now)) return false;
   return Date.parse(stillSoreAt) - Date.parse(lastSessionAt) > muscleSorenessSettlesHours * hourMs;
 }
 

@@ -1,3 +1,5 @@
+import Tap from "./Tap";
+
 interface Props {
   label: string;
   name: string;
@@ -19,21 +21,17 @@ export default function PainPicker({ label, name, value, onChange, ends }: Props
       </legend>
       <div className="grid grid-cols-6 gap-1 sm:grid-cols-11">
         {scale.map((n) => (
-          <label
+          <Tap
             key={n}
-            className="border-base-content/30 has-checked:bg-primary has-checked:text-primary-content has-focus-visible:outline-accent relative grid min-h-11 cursor-pointer place-items-center rounded-md border text-lg has-checked:font-semibold has-focus-visible:outline-3"
+            name={name}
+            value={n}
+            checked={value === n}
+            onChange={() => onChange(n)}
+            label={`${label} ${n}`}
+            look="text-lg"
           >
-            <input
-              type="radio"
-              className="sr-only"
-              name={name}
-              value={n}
-              checked={value === n}
-              onChange={() => onChange(n)}
-              aria-label={`${label} ${n}`}
-            />
             {n}
-          </label>
+          </Tap>
         ))}
       </div>
       {ends && (

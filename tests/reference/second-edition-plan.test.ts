@@ -36,6 +36,10 @@ describe("a plateau only where nothing else stands in the way", () => {
   const short = weeks((date) => day(date, reps([12, 12, 11])));
   it("short of the top is no obstacle", () =>
     expect(said(march(25, "10:00"), short)).toBe("plateau: plateau"));
+  it("at the last setting of the stage there is none: no more volume is offered of what is done", () => {
+    const highest = { variantId: "only", settings: { "step-height": 20 }, dose: strength };
+    expect(said(march(25, "10:00"), short, { prescription: highest })).toBe("hold: short-of-top");
+  });
   it.each([
     ["fear", weeks((date) => day(date, reps([12, 12, 11], { limit: { kind: "fear" } }))), {}],
     [

@@ -21,7 +21,8 @@ const offers = ["more-volume", "another-variant", "referral"] as const;
  */
 export function plateau(view: RecordView): Finding | null {
   const { input, days, lastChange, today, prescribedOn } = view;
-  if (!dosePolicy(input.prescription.dose.policy).steps) return null;
+  // Nothing is left to turn in this stage: what is missing is good days, or the gate.
+  if (!dosePolicy(input.prescription.dose.policy).steps || view.next.found !== "change") return null;
   const lastClosed = days.filter((day) => day.state !== "open").at(-1);
   const since = (at: string) => daysBetween(localDay(at, input.zone), today);
   if (!lastClosed || daysBetween(lastClosed.date, today) > workedWithinDays) return null;

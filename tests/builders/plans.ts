@@ -9,7 +9,7 @@ import { reviewCase, type CaseReview } from "~/core/review/review-case";
 import type { SetRecord } from "~/core/response/session-record";
 import { exerciseWith, march, strength } from "./decide-input";
 
-/** An exercise of a plan: a step at 10 cm, 3 \u00d7 8\u201312, done on each side, unless told otherwise. */
+/** An exercise of a plan: a step at 10 cm, 3 × 8–12, done on each side, unless told otherwise. */
 export interface PlanItem {
   readonly id: string;
   readonly lane?: Lane;

@@ -71,6 +71,20 @@ describe("the week's budget", () => {
   });
 });
 
+describe("landings of the whole plan", () => {
+  // 3 × 6 on each leg are 36 a day; the next rung, 3 × 8, makes 48. A hundred a day are the most.
+  const hops = (n: number) => ["p", "q", "r"].slice(0, n).map((id): PlanItem => ({ id, spring: true }));
+  it.each([
+    [2, "step-up"],
+    [3, "hold plan-contacts"],
+  ])("%d exercises of them: %s", (n, expected) => {
+    const late = [{ id: "m", at: march(1, "08:00"), stage: "run-and-jump", reason: "placed" }];
+    const said = plan([...hops(n), { id: "runs", lane: "running" }], two, morning, { stageMoves: late });
+    for (const { id } of hops(n)) expect(said[id]).toBe(expected);
+    expect(said["runs"]).toBe("step-up");
+  });
+});
+
 describe("a reaction of the plan", () => {
   const flared = (day: Partial<PlanDay> = {}): PlanDay[] => [
     { on: 5 },

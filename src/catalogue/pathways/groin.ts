@@ -1,9 +1,7 @@
-import type { Criterion } from "~/core/gate/gate";
 import type { Pathway, Stage } from "~/core/pathway/pathway";
-import { commonPractice, recalled } from "../source";
+import { commonPractice } from "../source";
+import { adductionSymmetry, adductorRatio, fresh, squeezePain } from "./groin-criteria";
 import { firstOf, limitsByNeed } from "./compose";
-
-const fresh = 14;
 
 const stageLimit = (knob: string, hardest: string | number, says: string): Stage["limits"][number] => ({
   kind: "knob-limit",
@@ -12,43 +10,6 @@ const stageLimit = (knob: string, hardest: string | number, says: string): Stage
   origin: "stage",
   says,
 });
-
-const adductionSymmetry = (threshold: number): Criterion => ({
-  kind: "symmetry",
-  id: "adduction-symmetry",
-  name: "Single-side adduction against the other side",
-  measure: "hip-adduction-force",
-  comparison: ">=",
-  threshold,
-  maxAgeDays: fresh,
-  required: true,
-  source: commonPractice,
-});
-
-const adductorRatio = (threshold: number): Criterion => ({
-  kind: "ratio",
-  id: "adductor-ratio",
-  name: "Adductors to abductors, injured side",
-  measure: "hip-adduction-force",
-  over: "hip-abduction-force",
-  comparison: ">=",
-  threshold,
-  maxAgeDays: fresh,
-  required: true,
-  source: recalled("Tyler 2001"),
-});
-
-const squeezePain: Criterion = {
-  kind: "value",
-  id: "squeeze-pain",
-  name: "Pain in the 5-second squeeze",
-  measure: "pain-squeeze-test",
-  comparison: "<=",
-  threshold: 2,
-  maxAgeDays: 7,
-  required: true,
-  source: recalled("Thorborg 2017"),
-};
 
 const protect: Stage = {
   code: "protect",

@@ -1,5 +1,5 @@
 import type { NextDayReport, TrainingDay } from "~/core/response/session-record";
-import { reportCountsHours } from "~/core/response/training-day-state";
+import { isInTime } from "~/core/response/training-day-state";
 import { localDay } from "~/core/schedule/local-day";
 import { loadTestBand } from "~/core/response/load-test-band";
 import type { CaseFile, CaseSession } from "./case-file";
@@ -76,16 +76,12 @@ function withFineTests(days: readonly CaseDay[]): CaseDay[] {
   let fine: number | undefined;
   return days.map((day) => {
     const told = fine === undefined ? day : { ...day, fineTestBefore: fine };
-    const test = day.report?.loadTestPain;
-    if (test !== undefined && inTime(day.report, day.lastSessionAt) && loadTestBand(test, fine) === "fine")
-      fine = test;
+    const counts = day.report && isInTime(day.report, day.lastSessionAt);
+    const test = counts ? day.report?.loadTestPain : undefined;
+    if (test !== undefined && loadTestBand(test, fine) === "fine") fine = test;
     return told;
   });
 }
-
-const inTime = (report: NextDayReport | undefined, endedAt: string): boolean =>
-  report !== undefined && Date.parse(report.receivedAt) <= latestInTime(endedAt);
-const latestInTime = (endedAt: string): number => Date.parse(endedAt) + reportCountsHours * 3_600_000;
 
 const latestOf = (instants: readonly string[]): string =>
   instants.reduce((a, b) => (Date.parse(b) > Date.parse(a) ? b : a));
@@ -131,7 +127,7 @@ export function itemDays(days: readonly CaseDay[], itemId: string): TrainingDay[
 /** The latest report that came in time to count; a correction that came too late does not undo it. */
 function reportThatCounts(reports: CaseFile["reports"], endedAt: string): NextDayReport | undefined {
   const sorted = [...reports].sort((a, b) => Date.parse(a.receivedAt) - Date.parse(b.receivedAt));
-  const found = sorted.filter((r) => inTime(r, endedAt)).at(-1) ?? sorted.at(-1);
+  const found = sorted.filter((r) => isInTime(r, endedAt)).at(-1) ?? sorted.at(-1);
   if (!found) return undefined;
   const { id, trainingDate, ...report } = found;
   return report;

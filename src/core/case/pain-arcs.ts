@@ -8,7 +8,7 @@ export const PainArc = Type.Object(
     date: Type.String({ format: "date" }),
     fromDeg: Type.Integer(),
     toDeg: Type.Union([Type.Integer(), Type.Null()]),
-    /** Worst pain of that day in the sets that named an angle, 0\u201310. */
+    /** Worst pain of that day in the sets that named an angle, 0–10. */
     pain: Type.Integer(),
   },
   { additionalProperties: false },

@@ -8,7 +8,7 @@ export interface FlareItem {
   readonly addedAt: string | null;
   /** Pain band of the item on the flared day; null when it was not done. */
   readonly during: "go" | "hold" | "ease" | null;
-  /** Worst pain at the site that day, 0\u201310. */
+  /** Worst pain at the site that day, 0–10. */
   readonly pain: number;
   /** How much the movement loads the injured region: 0 unknown, 1 low, 2 moderate, 3 high. */
   readonly load: number;

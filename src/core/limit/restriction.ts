@@ -87,6 +87,10 @@ export function inForce({ from, until }: Restriction, today: string): boolean {
 export const isBinding = ({ origin }: Pick<Restriction, "origin">): boolean =>
   origin === "surgeon" || origin === "procedure";
 
+/** Pieces of kit that are known to be to hand. */
+export const kitAtHand = (restrictions: readonly Restriction[], today: string): string[] =>
+  restrictions.flatMap((r) => (r.kind === "kit" && inForce(r, today) ? r.available : []));
+
 /** The loads to hand under the restrictions of kit that are in force. */
 export function shelfUnder(restrictions: readonly Restriction[], today: string): Record<string, number[]> {
   const kit = restrictions.filter((r): r is Of<"kit"> => r.kind === "kit" && inForce(r, today));

@@ -2,6 +2,7 @@ import { turnWithLoad } from "./calendar-load";
 import type { TurnedChange } from "./change";
 import { firstPrescription, variantOf, type Exercise, type Variant } from "~/core/exercise/exercise";
 import { variantChange, type Harder, type HarderOptions } from "./harder";
+import { rangeKnobs } from "~/core/exercise/range-knobs";
 import { knobByName } from "~/core/exercise/knob";
 import { notch, type Shelf } from "./notch";
 import type { Prescription } from "~/core/exercise/prescription";
@@ -85,18 +86,6 @@ function shallower(than: Prescription, { settings }: Prescription): Prescription
   });
   return Object.fromEntries(easier);
 }
-
-/** Knobs that say how far a movement goes. */
-export const rangeKnobs = [
-  "knee-angle",
-  "hip-angle",
-  "arc",
-  "range",
-  "step-height",
-  "box-height",
-  "reach",
-  "drop-height",
-] as const;
 
 /**
  * Every own knob that can be turned back, the one turned last first: a knob is turned only when those before it

@@ -1,4 +1,4 @@
-import type { TrainingDay } from "./session-record";
+import type { NextDayReport, TrainingDay } from "./session-record";
 
 const hourMs = 3_600_000;
 /** A day without a report closes after this time, and a report after it is marked late. */
@@ -24,12 +24,15 @@ export function trainingDayState(
 ): TrainingDayState {
   const ended = Date.parse(day.lastSessionAt);
   const present = Date.parse(now);
-  if (day.report && Date.parse(day.report.receivedAt) <= present) {
-    const delay = Date.parse(day.report.receivedAt) - ended;
-    if (delay <= reportCountsHours * hourMs) return "reported";
-  }
+  const { report } = day;
+  if (report && Date.parse(report.receivedAt) <= present && isInTime(report, day.lastSessionAt))
+    return "reported";
   return present - ended < closesAfterHours * hourMs ? "open" : "unreported";
 }
+
+/** Whether a report came early enough to count. */
+export const isInTime = ({ receivedAt }: Pick<NextDayReport, "receivedAt">, endedAt: string): boolean =>
+  Date.parse(receivedAt) - Date.parse(endedAt) <= reportCountsHours * hourMs;
 
 /** True for a report that came between the closing of the day and the time after which it no longer counts. */
 export function isLateReport(day: Pick<TrainingDay, "lastSessionAt" | "report">): boolean {

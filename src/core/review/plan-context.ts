@@ -17,39 +17,55 @@ export function withPlan(
   days: readonly CaseDay[],
   items: readonly JudgedItem[],
   adherence: ReadonlyMap<Lane, number | null>,
+  pains: readonly DayPain[],
   today: string,
   book: DemandBook,
 ): JudgedItem[] {
   const trace = flareTrace(file, days, items);
   const lastPain = lastPainOf(days, file.zone);
-  const rise = weeklyMeanRise(dayPains(days, items), today);
-  const counted = items.map(({ input }) => countedItem(input.exercise, input.prescription, book));
-  const perDay = counted.map(({ spring, time }) => (spring === "none" ? 0 : time.contacts));
-  const contacts = perDay.reduce((sum, n) => sum + n, 0);
-  const most = mostContactsADay(counted);
-  return items.map((entry, i) => {
+  const rise = weeklyMeanRise(pains, today);
+  const contactsOf = planContacts(items, book);
+  return items.map((entry) => {
     const percent = adherence.get(entry.item.lane) ?? null;
     const input: DecideInput = {
       ...entry.input,
       ...(trace ? { flare: trace(entry.item.id) } : {}),
       ...(lastPain ? { lastPain } : {}),
       ...(percent === null ? {} : { laneAdherencePercent: percent }),
-      ...(perDay[i] ? { contacts: { elsewhere: contacts - perDay[i], most } } : {}),
+      ...contactsOf(entry),
       ...(rise === null ? {} : { weeklyMeanRise: rise }),
     };
     return { ...entry, input };
   });
 }
 
+/** Ground contacts of the plan beside an item's own, for those that land; only what counts contacts is looked at. */
+function planContacts(
+  items: readonly JudgedItem[],
+  book: DemandBook,
+): (item: JudgedItem) => Pick<DecideInput, "contacts"> {
+  const counted = new Map(
+    items
+      .filter(({ input }) => input.prescription.dose.contacts)
+      .map((item) => [item, countedItem(item.input.exercise, item.input.prescription, book)] as const)
+      .filter(([, { spring }]) => spring !== "none"),
+  );
+  const all = [...counted.values()];
+  const most = mostContactsADay(all);
+  const sum = all.reduce((contacts, { time }) => contacts + time.contacts, 0);
+  return (item) => {
+    const own = counted.get(item);
+    return own ? { contacts: { elsewhere: sum - own.time.contacts, most } } : {};
+  };
+}
+
 /** Worst pain at the site of each training day, whatever was trained. */
-export const dayPains = (days: readonly CaseDay[], items: readonly JudgedItem[]): DayPain[] =>
-  days.map(({ date }) => ({
-    date,
-    pain: Math.max(
-      0,
-      ...items.flatMap((e) => e.days.filter((d) => d.date === date)).map((d) => d.painDuring),
-    ),
-  }));
+export function dayPains(days: readonly CaseDay[], items: readonly JudgedItem[]): DayPain[] {
+  const worst = new Map<string, number>();
+  for (const { date, painDuring } of items.flatMap((item) => item.days))
+    worst.set(date, Math.max(worst.get(date) ?? 0, painDuring));
+  return days.map(({ date }) => ({ date, pain: worst.get(date) ?? 0 }));
+}
 
 export const lowestOf = (adherence: ReadonlyMap<Lane, number | null>): number | null => {
   const known = [...adherence.values()].filter((percent) => percent !== null);

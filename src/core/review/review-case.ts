@@ -94,7 +94,8 @@ export function reviewCase(
     .map((item) => judgedItem(item, itemInput(file, days, item, stage, school)));
   const adherence = lanesAdherence(file, days, items, today);
   const trained = lanesTrained(file, days, items, stage, { today, stageEnteredOn });
-  const inputs = withPlan(file, days, items, adherence, today, book);
+  const pains = dayPains(days, items);
+  const inputs = withPlan(file, days, items, adherence, pains, today, book);
   const lanes = laneReadiness(
     stage.lanes.map(({ lane }) => lane),
     inputs.map(({ item, input, days }) => ({
@@ -146,7 +147,7 @@ export function reviewCase(
     lanes,
     changeBudget: budget,
     symptomClock: symptomClock({
-      days: dayPains(days, items),
+      days: pains,
       goMax: painSchool(school).goMax,
       adherencePercent: lowestOf(adherence),
       nextDayFine: lastReaction(items) === "fine",

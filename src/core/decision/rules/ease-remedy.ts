@@ -1,8 +1,9 @@
 import { turnTo, type TurnedChange } from "~/core/progression/change";
-import { easierKnob, easierNotch, easierVariant, rangeKnobs } from "~/core/progression/easier";
+import { rangeKnobs } from "~/core/exercise/range-knobs";
+import { easierKnob, easierNotch, easierVariant } from "~/core/progression/easier";
 import { firstPrescription, variantOf } from "~/core/exercise/exercise";
 import { findKnob } from "~/core/exercise/knob";
-import { inForce } from "~/core/limit/restriction";
+import { kitAtHand } from "~/core/limit/restriction";
 import { loadNotch } from "~/core/progression/notch";
 import type { RecordView } from "~/core/decision/record/record-view";
 import { asksMore } from "./asks-more";
@@ -69,10 +70,8 @@ export function kneeDrifts({ input: { exercise, prescription }, allDays }: Recor
 export const guideKnee: Remedy = (view) => {
   const { exercise, prescription, restrictions } = view.input;
   const { position, kit } = variantOf(exercise, prescription.variantId);
-  const hand = restrictions.flatMap((limit) =>
-    limit.kind === "kit" && inForce(limit, view.today) ? limit.available : [],
-  );
-  const has = (piece: string) => kit.includes(piece) || hand.includes(piece);
+  const hand = new Set([...kit, ...kitAtHand(restrictions, view.today)]);
+  const has = (piece: string) => hand.has(piece);
   const to = position === "standing" && has("ball") && has("wall") ? "ball" : has("band") ? "band" : null;
   return to && kneeDrifts(view) ? { ...turnTo(prescription, "knee-guide", to), from: "none" } : null;
 };

@@ -1,0 +1,11 @@
+/** Knobs that say how far a movement goes. */
+export const rangeKnobs = [
+  "knee-angle",
+  "hip-angle",
+  "arc",
+  "range",
+  "step-height",
+  "box-height",
+  "reach",
+  "drop-height",
+] as const;

@@ -153,8 +153,9 @@ export const judgement = {
   "rebaseline.text":
     "After more than four weeks nobody knows what still holds. Measure, set each exercise where it fits, then let the plan go on.",
   "rebaseline.measure": "Measure",
+  "rebaseline.signed": "Measured: let the plan go on",
   "rebaseline.reason": "What was found",
-  "rebaseline.submit": "Measured: go on with {count, plural, one {this exercise} other {these # exercises}}",
+  "rebaseline.submit": "Sign for {count, plural, one {this exercise} other {these # exercises}}",
   "clock.title": "No better in {weeks} weeks",
   "clock.text": "Mean pain during was {then} and is {now}, though the work was done. Next to try:",
   "clock.offer.more-volume": "more of it on another day.",

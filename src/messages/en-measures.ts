@@ -114,6 +114,7 @@ export const measures = {
   "measures.removeOf": "Leave out: {name}",
   "measures.emptyGrid": "Choose measures on the right; they come here as lines to type in.",
   "measures.trend": "over time",
+  "measures.grade": "grade",
   "measures.count": "count",
   "measures.submaximal": "held back by pain",
   "measures.barred": "Not to be taken now: {says}",

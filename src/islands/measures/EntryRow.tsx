@@ -82,7 +82,7 @@ export default function EntryRow({
             </select>
           ) : (
             <span className="text-base-content/75 text-sm">
-              {label("unit", row.unit) || t("measures.count")}
+              {measure.grades ? t("measures.grade") : label("unit", row.unit) || t("measures.count")}
             </span>
           )}
           {unusual && (

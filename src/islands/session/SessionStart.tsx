@@ -43,7 +43,7 @@ export default function SessionStart({ stair }: { stair: StairView }) {
         field={register("otherLoad")}
       />
       {stair.soreFrom !== null && (
-        <label className="flex min-h-11 items-center gap-2 text-sm font-medium">
+        <label className="flex min-h-11 min-w-full items-center gap-2 text-sm font-medium">
           <input type="checkbox" className="checkbox" {...register("stillSore")} />
           {t("session.stillSore", { date: sayDate(stair.soreFrom) })}
         </label>

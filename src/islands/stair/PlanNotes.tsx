@@ -25,10 +25,15 @@ export default function PlanNotes({ stair, signable, onSigned }: Props) {
             {t("rebaseline.title", { days: rebaselineDays })}
           </h2>
           <p className="text-sm">{t("rebaseline.text")}</p>
-          <a className="btn bg-base-100 self-start" href={`/episodes/${episodeId}/measures`}>
+          <a className="btn btn-primary self-start" href={`/episodes/${episodeId}/measures`}>
             {t("rebaseline.measure")}
           </a>
-          {signable && maySign && <Rebaseline stair={stair} onSigned={onSigned} />}
+          {signable && maySign && (
+            <details>
+              <summary className="btn bg-base-100">{t("rebaseline.signed")}</summary>
+              <Rebaseline stair={stair} onSigned={onSigned} />
+            </details>
+          )}
         </section>
       )}
       {clock && (

@@ -26,7 +26,7 @@ export default function Rebaseline({ stair, onSigned }: Props) {
     onSigned(now);
   };
   return (
-    <form onSubmit={(event) => void submit(event)} className="flex flex-col gap-2">
+    <form onSubmit={(event) => void submit(event)} className="mt-2 flex flex-col gap-2">
       <ProblemNote problem={problem} />
       <ReasonField
         label={t("rebaseline.reason")}

@@ -1,5 +1,4 @@
 import type { Figure, Prop } from "~/core/figure/figure";
-import { poseAt } from "~/core/figure/pose-at";
 import { anchored } from "~/core/figure/resolve-figure";
 import type { BodyLengths } from "~/core/pose/body-lengths";
 import type { Vec } from "~/core/pose/space";
@@ -43,7 +42,7 @@ const seats: readonly Block["what"][] = ["seat", "bench", "machine", "box", "tab
  * What carries a drawn body: feet that stand, knees, hips, shoulders and arms near enough to the floor or to the top of
  * something that stands there.
  */
-export function contactsOf(lengths: BodyLengths, figure: Figure, { place, body }: Moment): Contacts {
+export function contactsOf(lengths: BodyLengths, figure: Figure, { place, body, pose }: Moment): Contacts {
   const h = lengths.height;
   const { points } = body;
   const blocks = figure.props.filter((prop): prop is Block => prop.kind === "block");
@@ -62,7 +61,6 @@ export function contactsOf(lengths: BodyLengths, figure: Figure, { place, body }
         at[1] - prop.y[1] <= share * h,
     );
   const down = (at: Vec, share: number) => at[1] <= share * h;
-  const pose = poseAt(figure, place);
   const upright = pose.lie === "upright";
 
   const foot = (side: Side): Vec | null => {

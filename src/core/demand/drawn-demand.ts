@@ -3,7 +3,6 @@ import type { LegAngles } from "~/core/pose/joint-angles";
 import type { Body } from "~/core/pose/body";
 import type { BodyLengths } from "~/core/pose/body-lengths";
 import { dot } from "~/core/pose/space";
-import { poseAt } from "~/core/figure/pose-at";
 import { bothSides, contactsOf, type Contacts, type Side } from "./contacts";
 import { drawnMovement, type Moment } from "./drawn-movement";
 import { legWeight, type LegShares } from "./leg-weight";
@@ -102,8 +101,7 @@ interface Look {
 }
 
 function lookAt(lengths: BodyLengths, figure: Figure, moment: Moment): Look {
-  const { body, place } = moment;
-  const pose = poseAt(figure, place);
+  const { body, place, pose } = moment;
   const contacts = contactsOf(lengths, figure, moment);
   const upright = pose.lie === "upright";
   // Strapped to a frame, as on a bench for the back: nothing that is drawn carries, and the legs hold the body.

@@ -2,12 +2,14 @@ import type { Figure } from "~/core/figure/figure";
 import { resolveFigure } from "~/core/figure/resolve-figure";
 import type { Body } from "~/core/pose/body";
 import type { BodyLengths } from "~/core/pose/body-lengths";
+import type { Pose } from "~/core/pose/pose";
 
 /** A body at one place of a drawn movement. */
 export interface Moment {
   /** Along the figure's keys, as `poseAt` counts. */
   readonly place: number;
   readonly body: Body;
+  readonly pose: Pose;
 }
 
 export type DrawnMovement =
@@ -28,7 +30,7 @@ export function drawnMovement(lengths: BodyLengths, figure: Figure): DrawnMoveme
     const place = look / looksBetweenKeys;
     const drawn = resolveFigure(lengths, figure, place);
     if (!drawn.ok) return drawn;
-    moments.push({ place, body: drawn.body });
+    moments.push({ place, body: drawn.body, pose: drawn.pose });
   }
   return { ok: true, moments };
 }

@@ -8,7 +8,7 @@ import type { Anchor, Contact, Figure } from "./figure";
 import { poseAt } from "./pose-at";
 
 export type Drawable =
-  { readonly ok: true; readonly body: Body } | { readonly ok: false; readonly why: string };
+  { readonly ok: true; readonly body: Body; readonly pose: Pose } | { readonly ok: false; readonly why: string };
 
 const metContactM = 0.001;
 const floorM = -0.001;
@@ -16,7 +16,7 @@ const floorM = -0.001;
 /**
  * The body of a figure at a place along its keys.
  *
- * @returns the body, or why it cannot be drawn: a limb that cannot reach, a joint beyond its limit, a contact that is not
+ * @returns the body and the pose it is in, or why it cannot be drawn: a limb that cannot reach, a joint beyond its limit, a contact that is not
  *   met to a millimetre, or a point under the floor
  */
 export function resolveFigure(lengths: BodyLengths, figure: Figure, place: number): Drawable {
@@ -32,7 +32,7 @@ export function resolveFigure(lengths: BodyLengths, figure: Figure, place: numbe
   if (missed) return { ok: false, why: `${missed.point} does not stay where it should` };
   const sunk = (Object.keys(points) as PointName[]).find((name) => points[name][1] < floorM);
   if (sunk) return { ok: false, why: `${sunk} would be under the floor` };
-  return resolved;
+  return { ok: true, body: resolved.body, pose };
 }
 
 /** A sole that is not in the air stands on its ball, on its heel, or on both. */

@@ -9,11 +9,13 @@ export function betweenPoses(from: Pose, to: Pose, share: number): Pose {
 }
 
 function mixed(from: unknown, to: unknown, share: number): unknown {
+  if (from === to) return from;
   if (typeof from === "number") return typeof to === "number" ? from + (to - from) * share : from;
-  if (Array.isArray(from)) return from.map((value, n) => mixed(value, (to as unknown[])?.[n], share));
   if (typeof from !== "object" || from === null) return from;
+  if (Array.isArray(from)) return from.map((value, n) => mixed(value, (to as unknown[])?.[n], share));
   const other = (to ?? {}) as Record<string, unknown>;
-  return Object.fromEntries(
-    Object.entries(from).map(([key, value]) => [key, mixed(value, other[key], share)]),
-  );
+  // A copy keeps the shape of what it copies, which the runtime reads faster than one built entry by entry.
+  const out: Record<string, unknown> = { ...from };
+  for (const key in out) out[key] = mixed(out[key], other[key], share);
+  return out;
 }

@@ -139,28 +139,38 @@ function rootAt(
   ];
 }
 
-function pointsOf(lengths: BodyLengths, { pelvis, lumbar, neck, headFrame, chestFrame, legs, arms }: Placed) {
-  const points: Record<string, Vec> = {
+/** Written out, since a record whose names are put together at run time is read several times more slowly. */
+function pointsOf(
+  lengths: BodyLengths,
+  { pelvis, lumbar, neck, headFrame, chestFrame, legs: { w, o }, arms }: Placed,
+): Record<PointName, Vec> {
+  return {
     pelvis,
     lumbar,
     neck,
     chest: plus(lumbar, chestFrame.up, (lengths.trunk - lengths.lumbar) / 2),
     head: plus(neck, headFrame.up, lengths.headAndNeck * 0.62),
+    "w.hip": w.hip,
+    "w.knee": w.knee,
+    "w.ankle": w.ankle,
+    "w.heel": w.heel,
+    "w.ball": w.ball,
+    "w.toe": w.toe,
+    "w.shoulder": arms.w.shoulder,
+    "w.elbow": arms.w.elbow,
+    "w.wrist": arms.w.wrist,
+    "w.grip": arms.w.grip,
+    "o.hip": o.hip,
+    "o.knee": o.knee,
+    "o.ankle": o.ankle,
+    "o.heel": o.heel,
+    "o.ball": o.ball,
+    "o.toe": o.toe,
+    "o.shoulder": arms.o.shoulder,
+    "o.elbow": arms.o.elbow,
+    "o.wrist": arms.o.wrist,
+    "o.grip": arms.o.grip,
   };
-  for (const side of ["w", "o"] as const) {
-    const [leg, arm] = [legs[side], arms[side]];
-    points[`${side}.hip`] = leg.hip;
-    points[`${side}.knee`] = leg.knee;
-    points[`${side}.ankle`] = leg.ankle;
-    points[`${side}.heel`] = leg.heel;
-    points[`${side}.ball`] = leg.ball;
-    points[`${side}.toe`] = leg.toe;
-    points[`${side}.shoulder`] = arm.shoulder;
-    points[`${side}.elbow`] = arm.elbow;
-    points[`${side}.wrist`] = arm.wrist;
-    points[`${side}.grip`] = arm.grip;
-  }
-  return points as Record<PointName, Vec>;
 }
 
 /** Refuses angles that no joint reaches and limbs that bend the wrong way. */

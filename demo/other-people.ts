@@ -112,7 +112,7 @@ function person(sketch: Sketch, n: number): DemoPerson {
       maximumN: 200,
       sessions,
       irritability,
-      results: resultsFor(present, side, near, random),
+      results: [...resultsFor(present, side, near, random), ...(sketch.measured ?? [])],
       signedBy: "Jorun Vask",
       signs: true,
       ...more,

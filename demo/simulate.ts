@@ -1,9 +1,7 @@
 import { acceptedChange } from "~/core/review/signed-change";
 import { addDays } from "~/core/schedule/local-day";
 import { instantOfLocal } from "~/core/schedule/local-time";
-import { measureByCode } from "~/catalogue/measures/all";
 import { pathwayByCode } from "~/catalogue/pathways/all";
-import { measuresOf } from "~/catalogue/pathways/measures-of";
 import { groinPathway } from "~/catalogue/pathways/groin";
 import { startingExercises } from "~/catalogue/exercises/all";
 import { caseFormat, caseVersion, type CaseFile } from "~/core/case/case-file";
@@ -15,6 +13,7 @@ import { sidesOf } from "~/core/exercise/sides-of";
 import type { Prescription } from "~/core/exercise/prescription";
 import type { PainSchoolCode } from "~/core/response/pain-school";
 import type { SetRecord } from "~/core/response/session-record";
+import { measured, measuresFor } from "./measured";
 import { operationOf } from "./operation";
 import { demoId, seeded } from "./identity";
 
@@ -52,6 +51,7 @@ export interface DemoProfile {
     side: "left" | "right" | "none",
     value: number,
     daysAgo: number,
+    way?: string,
   ])[];
   readonly signedBy: string;
   /** Whether proposals on the way were signed as they came. */
@@ -85,7 +85,7 @@ export function simulate(profile: DemoProfile, today: string): CaseFile {
     },
     pathway,
     exercises: startingExercises.filter((exercise) => used.has(exercise.id)),
-    measures: [...measuresOf(pathway), measureByCode("standing-height")],
+    measures: measuresFor(profile),
     stageMoves: profile.stages.map((move, n) => ({
       id: id("move", n),
       at: on(move.daysAgo, "08:10"),
@@ -187,51 +187,6 @@ export function simulate(profile: DemoProfile, today: string): CaseFile {
       })),
     ).flat();
   }
-}
-
-const trialSpread = [0.95, 1, 0.97];
-const weeksBack = [4, 3, 2, 1];
-
-/** The results of a profile with their trials; a strength that is known today was weaker in the weeks before. */
-function measured(
-  profile: DemoProfile,
-  date: (daysAgo: number) => string,
-  id: (...name: (string | number)[]) => string,
-): CaseFile["results"] {
-  const random = seeded(profile.seed + 1000);
-  const height = [
-    "standing-height",
-    "none",
-    156 + ((profile.seed * 7) % 37),
-    profile.onsetDaysAgo - 1,
-  ] as const;
-  return [...profile.results, height].flatMap(([code, side, value, daysAgo], n) => {
-    const measure = measureByCode(code);
-    const strength = measure.group === "strength";
-    const result = (on: number, of: number, name: string | number) => {
-      const trials = strength
-        ? trialSpread.map((share) => Math.round(of * (share === 1 ? 1 : share + random() * 0.02)))
-        : undefined;
-      return {
-        id: id("result", n, name),
-        measure: code,
-        side,
-        value: of,
-        takenOn: date(on),
-        occasion: "since-injury" as const,
-        ...(measure.ways?.[0] === undefined ? {} : { position: measure.ways[0] }),
-        ...(trials === undefined ? {} : { trials }),
-      };
-    };
-    const earlier = strength && side !== "none" ? weeksBack : [];
-    const history = earlier
-      .filter((weeks) => daysAgo + 7 * weeks < profile.onsetDaysAgo - 4)
-      .map((weeks) => {
-        const gained = side === profile.side ? 0.08 * weeks : -0.01 * weeks;
-        return result(daysAgo + 7 * weeks, Math.round(value * (1 - gained + (random() - 0.5) * 0.03)), weeks);
-      });
-    return [...history, result(daysAgo, value, "latest")];
-  });
 }
 
 /** The case as somebody saw it then: without what was measured later. */

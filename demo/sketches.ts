@@ -16,6 +16,8 @@ export interface Sketch {
   readonly quietFor?: number;
   /** How near today's values stand to what the gate asks: 1 is on the threshold. */
   readonly near: number;
+  /** What was measured besides. */
+  readonly measured?: DemoProfile["results"];
   readonly more?: Partial<DemoProfile>;
 }
 
@@ -70,6 +72,13 @@ export const sketches: readonly Sketch[] = [
     entered: [60, 38],
     irritability: 0.35,
     near: 1.05,
+    measured: [
+      ["painful-arc-from", "right", 35, 37, "squat on one leg"],
+      ["painful-arc-to", "right", 75, 37, "squat on one leg"],
+      ["painful-arc-from", "right", 45, 17, "squat on one leg"],
+      ["painful-arc-to", "right", 75, 17, "squat on one leg"],
+      ["painful-arc-from", "right", 60, 3, "squat on one leg"],
+    ],
     more: { targetInDays: 120 },
   },
   {

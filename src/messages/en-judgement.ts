@@ -66,7 +66,7 @@ export const judgement = {
   "evidence.pinch":
     "{date}: {form, select, block {blocked} ungraded {pinching, not graded} other {pinching, grade {grade}}}. It stops from grade 2 on, or blocked.",
   "evidence.pain-during-ease":
-    "{date}: pain {painDuring} during{form, select, angle { from {fromDeg}°} arc { between {fromDeg}° and {toDeg}°} other {}}, {painBefore} before: too much under ‘{school}’.",
+    "{date}: pain {painDuring} during{form, select, angle { from {fromDeg}°} arc { between {fromDeg}° and {toDeg}°} other {}}, {painBefore} before{form, select, measured {, at a depth (measured on {on}: from {fromDeg}°)} other {}}: too much under ‘{school}’.",
   "evidence.next-day-ease":
     "{date}: {form, select, test {loading test the next day {painNextDay}: a reaction under ‘{school}’} other {next morning {painNextDay}, before the session {painBefore}: a reaction under ‘{school}’}}.",
   "evidence.swelling-more": "{date}: more swelling the next day. One or two days off.",
@@ -146,9 +146,15 @@ export const judgement = {
   "evidence.plan-contacts": "Ground contacts a day would be {now}; {most} at most for the whole plan.",
   "evidence.plateau": "No step for {days} days.",
 
-  "arcs.title": "It hurt:",
-  "arcs.from": "{date} from {from}°",
-  "arcs.between": "{date} {from}–{to}°",
+  "arcs.title": "Where the bend hurts",
+  "arcs.scale": "0° straight to {most}°",
+  "arcs.from": "from {from}°",
+  "arcs.between": "{from}–{to}°",
+  "arcs.measured": "measured",
+  "arcs.pain": "pain {pain}",
+  "arcs.later": "Begins {degrees}° later than on {date}.",
+  "arcs.earlier": "Begins {degrees}° earlier than on {date}.",
+  "arcs.same": "Begins where it did on {date}.",
   "rebaseline.title": "Nothing done for {days} days: measure again first",
   "rebaseline.text":
     "After more than four weeks nobody knows what still holds. Measure, set each exercise where it fits, then let the plan go on.",

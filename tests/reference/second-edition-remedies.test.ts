@@ -2,6 +2,7 @@ import { describe, expect, it } from "vitest";
 import { startingExercises } from "~/catalogue/exercises/all";
 import { decide } from "~/core/decision/decide";
 import type { DecideInput, SignedChange } from "~/core/decision/record/decide-input";
+import { sayEvidence } from "~/messages/describe";
 import { variantOf } from "~/core/exercise/exercise";
 import type { SetRecord } from "~/core/response/session-record";
 import { bookOfBody } from "~/catalogue/demands/book";
@@ -62,6 +63,48 @@ describe("pain at a depth or arc", () => {
       "arc 30-90 to 45-90",
     ],
   ])("%s", (_what, input, expected) => expect(turned(input)).toBe(`ease-pain-at-depth: ${expected}`));
+
+  describe("a depth hurt, nobody said at which angle, and the movement had been measured", () => {
+    const unnamed = painful(7, { painWith: "depth" });
+    const measured = (on: string, fromDeg: number, toDeg?: number) => ({
+      measuredArc: { on, fromDeg, ...(toDeg === undefined ? {} : { toDeg }) },
+    });
+    // The painful day is 8 March.
+    it.each([
+      ["on the day itself", squat(90, unnamed, measured("2026-03-08", 55)), "knee-angle 90 to 50"],
+      ["fourteen days before", squat(90, unnamed, measured("2026-02-22", 55)), "knee-angle 90 to 50"],
+      ["two days after", squat(90, unnamed, measured("2026-03-10", 55)), "knee-angle 90 to 50"],
+      [
+        "fifteen days before: too old, one notch",
+        squat(90, unnamed, measured("2026-02-21", 55)),
+        "knee-angle 90 to 75",
+      ],
+      [
+        "an angle that was named comes first",
+        squat(90, painful(7, at(70)), measured("2026-03-08", 55)),
+        "knee-angle 90 to 65",
+      ],
+      [
+        "it passed again at 50°",
+        { ...extension("0-90", unnamed), ...measured("2026-03-08", 30, 50) },
+        "arc 0-90 to 55-90",
+      ],
+    ])("%s", (_what, input, expected) => expect(turned(input)).toBe(`ease-pain-at-depth: ${expected}`));
+
+    it("says when it was measured", () => {
+      const [first] = decide(squat(90, unnamed, measured("2026-03-06", 55))).evidence;
+      expect(first?.values).toMatchObject({ form: "measured", fromDeg: 55, on: "2026-03-06" });
+      expect(first && sayEvidence(first)).toBe(
+        "Sun 8 Mar: pain 7 during, 0 before, at a depth (measured on Fri 6 Mar: from 55°): too much under ‘monitored’.",
+      );
+    });
+    it("pain with effort does not read it", () => {
+      const [first] = decide(
+        squat(90, painful(7, { painWith: "effort" }), measured("2026-03-08", 55)),
+      ).evidence;
+      expect(first?.values).not.toHaveProperty("fromDeg");
+    });
+  });
 
   it("says the angle", () => {
     const said = decide(squat(90, painful(7, at(70)))).evidence[0];

@@ -14,6 +14,19 @@ const rating: Common = {
   minutes: 0.3,
 };
 
+/** In which movement an arc hurts; what bends alike hurts alike (common practice). */
+const painfulMovements: NonNullable<Measure["movements"]> = [
+  { way: "squat on two legs", families: ["two-leg-squat", "chair-stand", "wall-squat", "leg-press"] },
+  { way: "squat on one leg", families: ["single-leg-squat"] },
+  { way: "step up or down", families: ["step-up", "touch-down"] },
+  { way: "lunge", families: ["lunge", "split-squat"] },
+  {
+    way: "straightening the knee in sitting",
+    families: ["knee-extension-open", "knee-extension-machine", "knee-straight-range"],
+  },
+  { way: "bending the hip", families: ["hip-range", "hip-flexor-march", "hip-flexor-supine"] },
+];
+
 /** Pain, function, swelling, and the measures of the body that others are divided by. */
 export const stateMeasures: readonly Measure[] = [
   ...measuresOf(rating, [
@@ -43,10 +56,22 @@ export const stateMeasures: readonly Measure[] = [
     minutes: 1,
     source: commonPractice,
   },
-  ...measuresOf({ ...rating, unit: "deg", plausible: { low: 0, high: 150 }, summary: "latest" }, [
-    { code: "painful-arc-from", name: "Painful arc, from", sides: "each", better: "higher" },
-    { code: "painful-arc-to", name: "Painful arc, to", sides: "each", better: "lower" },
-  ]),
+  ...measuresOf(
+    {
+      ...rating,
+      unit: "deg",
+      sides: "each",
+      plausible: { low: 0, high: 150 },
+      summary: "latest",
+      ways: painfulMovements.map(({ way }) => way),
+      movements: painfulMovements,
+      minutes: 1,
+    },
+    [
+      { code: "painful-arc-from", name: "Painful arc, from", better: "higher" },
+      { code: "painful-arc-to", name: "Painful arc, to", better: "lower" },
+    ],
+  ),
   ...measuresOf({ ...rating, unit: "1", sides: "each", plausible: { low: 0, high: 3 } }, [
     {
       code: "pinch",

@@ -12,6 +12,7 @@ import { itemDays, type CaseDay } from "./case-days";
 import type { CaseFile, CaseItem, CaseSignal } from "./case-file";
 import { effusionNow } from "./effusion";
 import { limitsOfItem, prescriptionInForce } from "./in-force";
+import { measuredArcs, type MeasuredArc } from "./measured-arcs";
 import { clearedLast, haltsOf, pinchesKept } from "./stops";
 
 const squeezeMeasure = "squeeze-force";
@@ -32,6 +33,7 @@ export function itemInput(
   const halted = haltsOf(file)[0]?.code ?? stilledBy(file);
   const effusion = effusionNow(file);
   const maximumN = maximumFor(file, exercise, current.prescription);
+  const arc = measuredArcs(file, exercise).at(-1);
   return {
     exercise,
     prescription: current.prescription,
@@ -47,11 +49,14 @@ export function itemInput(
     ...(halted === undefined ? {} : { halted }),
     ...(maximumN === null ? {} : { maximumN }),
     ...(effusion === null ? {} : { effusion }),
+    ...(arc ? { measuredArc: { on: arc.date, fromDeg: arc.fromDeg, ...endOf(arc) } } : {}),
     ...(last === undefined ? {} : { answeredAt: last.at }),
     ...(last === undefined || last.at <= current.from ? {} : { leftAsIsAt: last.at }),
     ...(clearedAt === undefined ? {} : { clearedAt }),
   };
 }
+
+const endOf = ({ toDeg }: MeasuredArc) => (toDeg === null ? {} : { toDeg });
 
 /** A condition of the person that lets nothing get harder while it lasts. */
 const stilledBy = (file: CaseFile) =>

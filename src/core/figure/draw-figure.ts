@@ -11,7 +11,7 @@ export interface FigureLook {
   /** The working side is the left one: everything is seen from there. */
   readonly left: boolean;
   readonly marked: "leg" | "arm" | "none";
-  /** Where the knee of the working leg hurt, when that was said. */
+  /** Where a joint of the working leg hurt, when that was said. */
   readonly painArc?: DrawnPainArc;
 }
 

@@ -5,7 +5,7 @@ import { bodyLengths } from "~/core/pose/body-lengths";
 import { firstPrescription } from "~/core/exercise/exercise";
 import { camera } from "./camera";
 import { drawFigure, figureExtent } from "./draw-figure";
-import { drawPainArc } from "./draw-pain-arc";
+import { drawPainArc, type DrawnPainArc } from "./draw-pain-arc";
 import { resolveFigure } from "./resolve-figure";
 import { capsule, circlePath, hull } from "./outline";
 import { placeInTime } from "./place-in-time";
@@ -140,8 +140,8 @@ describe("where a knee hurts", () => {
   const deep = resolveFigure(body, figureFor("squat-free"), 1);
   if (!deep.ok) throw new Error(deep.why);
   const seen = camera(0, false);
-  const rim = (fromDeg: number, toDeg: number | null) =>
-    drawPainArc({ fromDeg, toDeg }, deep.body, body, seen)
+  const rim = (fromDeg: number, toDeg: number | null, joint: "knee" | "hip" = "knee") =>
+    drawPainArc({ joint, fromDeg, toDeg }, deep.body, body, seen)
       .d.slice(1, -1)
       .split("L")
       .map((point) => point.split(" ").map(Number) as [number, number]);
@@ -155,6 +155,12 @@ describe("where a knee hurts", () => {
     if (!corner || !first) throw new Error("a sector has a corner and a rim");
     const shank = direction(flat(ankle), flat(knee));
     expect(Math.abs(direction(first, corner) - shank)).toBeLessThan(1);
+  });
+  it("of a hip is drawn along the thigh where the thigh stands at that bend, to a degree", () => {
+    const { hip, knee } = deep.body.legs.w;
+    const [corner, first] = rim(Math.round(deep.body.angles.w.hip), 140, "hip");
+    if (!corner || !first) throw new Error("a sector has a corner and a rim");
+    expect(Math.abs(direction(first, corner) - direction(flat(knee), flat(hip)))).toBeLessThan(1);
   });
   it("reaches as far as it hurts; twenty degrees on where nobody said it ends", () => {
     const spread = (points: [number, number][]) => {
@@ -171,7 +177,7 @@ describe("where a knee hurts", () => {
     return [x, y];
   }
   it("takes part in a figure only where it was said", () => {
-    const keys = (painArc?: { fromDeg: number; toDeg: null }) => {
+    const keys = (painArc?: DrawnPainArc) => {
       const drawn = drawFigure(body, figureFor("squat-free"), 0, {
         ...look,
         ...(painArc ? { painArc } : {}),
@@ -179,6 +185,6 @@ describe("where a knee hurts", () => {
       return drawn.ok ? drawn.shapes.map(({ key }) => key) : [];
     };
     expect(keys()).not.toContain("pain-arc");
-    expect(keys({ fromDeg: 60, toDeg: null })).toContain("pain-arc");
+    expect(keys({ joint: "knee", fromDeg: 60, toDeg: null })).toContain("pain-arc");
   });
 });

@@ -8,7 +8,8 @@ import type { Anchor, Contact, Figure } from "./figure";
 import { poseAt } from "./pose-at";
 
 export type Drawable =
-  { readonly ok: true; readonly body: Body; readonly pose: Pose } | { readonly ok: false; readonly why: string };
+  | { readonly ok: true; readonly body: Body; readonly pose: Pose }
+  | { readonly ok: false; readonly why: string };
 
 const metContactM = 0.001;
 const floorM = -0.001;

@@ -90,6 +90,19 @@ export const Measure = Type.Object(
     errors: Type.Optional(Type.Array(MeasureError, { maxItems: 4 })),
     /** Ways of testing in use: position, device, lever arm, warm-up. */
     ways: Type.Optional(Type.Array(Type.String({ minLength: 1, maxLength: 120 }), { maxItems: 6 })),
+    /** Where a way of testing is a movement: the families of exercises that are that movement, so that they know what it found. */
+    movements: Type.Optional(
+      Type.Array(
+        Type.Object(
+          {
+            way: Type.String({ minLength: 1, maxLength: 120 }),
+            families: Type.Array(Type.String({ minLength: 1, maxLength: 80 }), { minItems: 1, maxItems: 6 }),
+          },
+          closed,
+        ),
+        { maxItems: 6 },
+      ),
+    ),
     /** Minutes it costs, both sides, for 'what to measure next'. */
     minutes: Type.Optional(Type.Number({ minimum: 0, maximum: 60 })),
     /** Comes after everything else of a battery: it may provoke. */

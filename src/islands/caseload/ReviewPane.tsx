@@ -8,6 +8,7 @@ import ItemList from "~/islands/stair/ItemList";
 import SignalBanner from "~/islands/stair/SignalBanner";
 import { byUrgency, signable } from "~/islands/stair/by-urgency";
 import { t } from "~/messages/say";
+import { useShortcuts } from "~/islands/frame/use-shortcuts";
 
 interface Props {
   rows: readonly CaseloadRow[];
@@ -40,38 +41,23 @@ export default function ReviewPane({ rows, at, onMove, onClose }: Props) {
     };
   }, [episodeId, setProblem]);
 
-  useEffect(() => {
-    const accept = async (present: StairView) => {
-      const [first] = signable(present);
-      if (!first || !present.maySign) return;
-      const { itemId } = first;
-      const expectedVersion = present.version;
-      const written = await send(
-        { itemId, expectedVersion, action: "accept" },
-        `${itemId} ${expectedVersion}`,
-      );
-      if (!written) return;
-      setStair(written.stair);
-      setChosen(byUrgency(written.stair.items)[0]?.itemId ?? null);
-    };
-    const acts: Record<string, () => void> = {
-      j: () => onMove(Math.min(rows.length - 1, at + 1)),
-      k: () => onMove(Math.max(0, at - 1)),
-      a: () => void (stair && accept(stair)),
-      Enter: () => episodeId && location.assign(`/episodes/${episodeId}`),
-      Escape: onClose,
-    };
-    const onKey = (event: KeyboardEvent) => {
-      const { target } = event;
-      const typing = target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName);
-      const pressing = target instanceof HTMLElement && /^(BUTTON|A|SUMMARY)$/.test(target.tagName);
-      if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
-      if (event.key === "Enter" && pressing) return;
-      acts[event.key]?.();
-    };
-    addEventListener("keydown", onKey);
-    return () => removeEventListener("keydown", onKey);
-  }, [at, episodeId, onClose, onMove, rows.length, send, stair]);
+  const accept = async (present: StairView) => {
+    const [first] = signable(present);
+    if (!first || !present.maySign) return;
+    const { itemId } = first;
+    const expectedVersion = present.version;
+    const written = await send({ itemId, expectedVersion, action: "accept" }, `${itemId} ${expectedVersion}`);
+    if (!written) return;
+    setStair(written.stair);
+    setChosen(byUrgency(written.stair.items)[0]?.itemId ?? null);
+  };
+  useShortcuts({
+    j: () => onMove(Math.min(rows.length - 1, at + 1)),
+    k: () => onMove(Math.max(0, at - 1)),
+    a: () => void (stair && accept(stair)),
+    Enter: () => episodeId && location.assign(`/episodes/${episodeId}`),
+    Escape: onClose,
+  });
 
   if (!row) return null;
   return (

@@ -14,7 +14,7 @@ export interface Shown {
   readonly prescription: Pick<Prescription, "settings">;
   readonly heightM: number | null;
   readonly side: InvolvedSide;
-  /** Where the knee hurt last in this movement. */
+  /** Where a joint hurt last in this movement. */
   readonly painArc?: FigureLook["painArc"];
 }
 
@@ -33,12 +33,12 @@ export type FigureState =
 export function useFigure({ exercise, prescription, heightM, side, painArc }: Shown): FigureState {
   const settings = JSON.stringify(prescription.settings);
   const { id, lane, drawnLike } = exercise;
-  const { fromDeg, toDeg = null } = painArc ?? {};
+  const { joint, fromDeg, toDeg = null } = painArc ?? {};
   return useMemo((): FigureState => {
     const look: FigureLook = {
       left: side === "left",
       marked: lane === "upper-body" ? "arm" : "leg",
-      ...(fromDeg === undefined ? {} : { painArc: { fromDeg, toDeg } }),
+      ...(joint === undefined || fromDeg === undefined ? {} : { painArc: { joint, fromDeg, toDeg } }),
     };
     try {
       const body = bodyLengths({ heightM: heightM ?? usualHeightM });
@@ -50,5 +50,5 @@ export function useFigure({ exercise, prescription, heightM, side, painArc }: Sh
     } catch (error) {
       return { ok: false, why: (error as RangeError).message };
     }
-  }, [settings, id, lane, drawnLike, heightM, side, fromDeg, toDeg]);
+  }, [settings, id, lane, drawnLike, heightM, side, joint, fromDeg, toDeg]);
 }

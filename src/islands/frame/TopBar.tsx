@@ -5,6 +5,7 @@ import type { Role } from "~/contract/roles";
 import { t } from "~/messages/say";
 import { call } from "./call";
 import { island } from "~/islands/frame/island";
+import { useShortcuts } from "~/islands/frame/use-shortcuts";
 
 const KeysDialog = later(() => import("./KeysDialog"));
 
@@ -15,9 +16,6 @@ interface Props {
 }
 
 const themes = ["quarry", "quarry-night"] as const;
-const isTyping = (target: EventTarget | null) =>
-  target instanceof HTMLElement &&
-  (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 
 async function signOut() {
   sessionStorage.clear();
@@ -40,16 +38,13 @@ function TopBar({ name, role, clinic }: Props) {
   useEffect(() => {
     const kept = localStorage.getItem("theme");
     if (kept) document.documentElement.dataset["theme"] = kept;
-    const onKey = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
-      if (event.key === "?") setHelping(true);
-      if (event.key === "c") location.assign("/");
-      if (event.key === "n") location.assign("/intake");
-      if (event.key === "l") location.assign("/library");
-    };
-    addEventListener("keydown", onKey);
-    return () => removeEventListener("keydown", onKey);
   }, []);
+  useShortcuts({
+    "?": () => setHelping(true),
+    c: () => location.assign("/"),
+    n: () => location.assign("/intake"),
+    l: () => location.assign("/library"),
+  });
 
   return (
     <header className="bg-primary text-primary-content print:hidden">

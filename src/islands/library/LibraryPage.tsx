@@ -12,6 +12,7 @@ import { addressOf, filterCount, parametersOf, type LibraryQuery } from "./libra
 import LibraryCard from "./LibraryCard";
 import LibraryFilters, { type PathwayChoice } from "./LibraryFilters";
 import { island } from "~/islands/frame/island";
+import { focusInstead, useShortcuts } from "~/islands/frame/use-shortcuts";
 
 interface Props {
   answer: LibraryAnswer;
@@ -59,15 +60,13 @@ function LibraryPage({ answer: first, query: asked, pathways, mayAdd }: Props) {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const target = event.target instanceof HTMLElement ? event.target : null;
-      if (moveAmongCards(event, target, box.current)) return;
-      if (event.key === "/" && !/^(INPUT|TEXTAREA|SELECT)$/.test(target?.tagName ?? "")) {
-        event.preventDefault();
-        box.current?.focus();
-      }
+      moveAmongCards(event, target, box.current);
     };
     addEventListener("keydown", onKey);
     return () => removeEventListener("keydown", onKey);
   }, []);
+
+  useShortcuts({ "/": (event) => focusInstead(event, box.current) });
 
   const name = patient ? `${patient.person.givenName} ${patient.person.familyName}` : "";
   const count = filterCount(query);

@@ -3,28 +3,25 @@ const cards = () => [...document.querySelectorAll<HTMLElement>("[data-card]")];
 /**
  * Arrow keys among the cards of a grid: left and right to the neighbour, up and down to the card above or below; from
  * the search box down goes to the first card, and up from the first row goes back to it.
- *
- * @returns true when the key moved the focus
  */
 export function moveAmongCards(
   event: KeyboardEvent,
   target: HTMLElement | null,
   search: HTMLInputElement | null,
-): boolean {
+): void {
   const all = cards();
   const at = target ? all.indexOf(target) : -1;
   let next: HTMLElement | null | undefined;
   if (at < 0) {
-    if (event.key !== "ArrowDown" || (target !== search && target !== document.body)) return false;
+    if (event.key !== "ArrowDown" || (target !== search && target !== document.body)) return;
     next = all[0];
   } else if (event.key === "ArrowRight") next = all[at + 1];
   else if (event.key === "ArrowLeft") next = all[at - 1];
   else if (event.key === "ArrowDown") next = nearestRow(all, at, 1);
   else if (event.key === "ArrowUp") next = nearestRow(all, at, -1) ?? search;
-  if (!next) return false;
+  if (!next) return;
   event.preventDefault();
   next.focus();
-  return true;
 }
 
 /** The card in the next row, or the one before, that is nearest sideways. */

@@ -11,6 +11,7 @@ import { sayKnobValue } from "~/messages/describe";
 import { t } from "~/messages/say";
 import FilterSelect from "./FilterSelect";
 import HitList from "./HitList";
+import { focusInstead, useShortcuts } from "~/islands/frame/use-shortcuts";
 
 interface Props {
   plan: PlanView;
@@ -59,17 +60,7 @@ export default function CatalogueSearch({ plan, lane, onLane, onChanged, onProbl
     };
   }, [text, lane, kit, position, contraction, stage, lowKneeBend, onProblem]);
 
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const typing =
-        event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName);
-      if (event.key !== "/" || typing) return;
-      event.preventDefault();
-      box.current?.focus();
-    };
-    addEventListener("keydown", onKey);
-    return () => removeEventListener("keydown", onKey);
-  }, []);
+  useShortcuts({ "/": (event) => focusInstead(event, box.current) });
 
   return (
     <section className="bg-base-100 border-base-300 rounded-box border p-3" aria-label={t("plan.search")}>

@@ -25,6 +25,7 @@ import SessionStart from "./SessionStart";
 import { useSessionDraft } from "./use-session-draft";
 import { useSubmit } from "./use-submit";
 import { island } from "~/islands/frame/island";
+import { focusInstead, useShortcuts } from "~/islands/frame/use-shortcuts";
 
 const loadSummary = () => import("./SessionSummary");
 const SessionSummary = later(loadSummary);
@@ -74,19 +75,7 @@ function SessionPage({ stair: loaded, kept, correcting }: Props) {
     void loadSummary();
   }, []);
 
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const typing =
-        event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName);
-      if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
-      if (event.key === "/") {
-        event.preventDefault();
-        document.getElementById("quick-line")?.focus();
-      }
-    };
-    addEventListener("keydown", onKey);
-    return () => removeEventListener("keydown", onKey);
-  }, []);
+  useShortcuts({ "/": (event) => focusInstead(event, document.getElementById("quick-line")) });
 
   if (recorded) {
     const notDone = entries

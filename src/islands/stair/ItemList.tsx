@@ -1,9 +1,11 @@
 import type { StairItem, StairView } from "~/contract/episode";
+import { jointOfArc } from "~/core/exercise/joint-of-arc";
 import ExerciseFigure from "~/islands/figure/ExerciseFigure";
 import FigureThumb from "~/islands/figure/FigureThumb";
 import OutcomeMark from "~/islands/frame/OutcomeMark";
 import { sayDose, sayKnobValue } from "~/messages/describe";
-import { label, sayDate, t } from "~/messages/say";
+import { label, t } from "~/messages/say";
+import ArcGauge from "./ArcGauge";
 import { byUrgency } from "./by-urgency";
 import ProposalPanel from "./ProposalPanel";
 import SignAll from "./SignAll";
@@ -66,7 +68,7 @@ export default function ItemList({ stair, signable, selected, onSelect, onSigned
                     dose={item.prescription.dose}
                     heightM={stair.heightM}
                     side={stair.involvedSide}
-                    {...kneeArc(item)}
+                    {...lastArc(item)}
                     label={t("figure.of", { exercise: item.exercise.name, variant: item.variantName })}
                     className="h-36 pr-11 max-sm:order-last max-sm:mt-2 sm:float-right sm:ml-2 sm:w-56"
                   />
@@ -74,11 +76,7 @@ export default function ItemList({ stair, signable, selected, onSelect, onSigned
                     {t(`lane.${item.lane}`)} · {item.variantName}
                     {settings(item)}
                   </p>
-                  {item.painArcs.length > 0 && (
-                    <p className="text-sm" data-testid="pain-arcs">
-                      {t("arcs.title")} {item.painArcs.map(sayArc).join(" · ")}
-                    </p>
-                  )}
+                  {item.painArcs.length > 0 && <ArcGauge arcs={item.painArcs} />}
                   <ProposalPanel
                     key={`${item.itemId} ${stair.version} ${stair.school}`}
                     stair={stair}
@@ -97,15 +95,10 @@ export default function ItemList({ stair, signable, selected, onSelect, onSigned
   );
 }
 
-const sayArc = ({ date, fromDeg, toDeg }: StairItem["painArcs"][number]): string =>
-  toDeg === null
-    ? t("arcs.from", { date: sayDate(date), from: fromDeg })
-    : t("arcs.between", { date: sayDate(date), from: fromDeg, to: toDeg });
-
-/** The last painful arc, for the figure; one of the hip is told in words alone. */
-function kneeArc({ painArcs, prescription }: StairItem) {
+/** The last painful arc, for the figure. */
+function lastArc({ painArcs, lane, prescription }: StairItem) {
   const last = painArcs.at(-1);
-  return last && prescription.settings["hip-angle"] === undefined ? { painArc: last } : {};
+  return last ? { painArc: { ...last, joint: jointOfArc(lane, prescription) } } : {};
 }
 
 /** Knobs of the movement that carry a number, such as a step height; words stand in the variant's name. */

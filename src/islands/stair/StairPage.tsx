@@ -1,5 +1,5 @@
 import { CalendarClock, ClipboardList, ListChecks, NotebookPen, Ruler } from "lucide-react";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { later } from "~/islands/frame/later";
 import type { Problem } from "~/contract/problem";
 import type { StairView } from "~/contract/episode";
@@ -19,6 +19,7 @@ import StageBox from "./StageBox";
 import StairDrawing from "./StairDrawing";
 import { byUrgency } from "./by-urgency";
 import { island } from "~/islands/frame/island";
+import { useShortcuts, type Shortcuts } from "~/islands/frame/use-shortcuts";
 
 const ReportForm = later(() => import("./ReportForm"));
 
@@ -61,18 +62,11 @@ function StairPage({ stair: loaded }: { stair: StairView }) {
     else setProblem(answer.problem);
   };
 
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const typing =
-        event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName);
-      if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
-      const page = pageKeys[event.key];
-      if (page) location.assign(`${here}/${page}`);
-      if (event.key === "Escape") setPreview(null);
-    };
-    addEventListener("keydown", onKey);
-    return () => removeEventListener("keydown", onKey);
-  }, [here]);
+  const pages = Object.entries(pageKeys).map(([key, page]) => [
+    key,
+    () => location.assign(`${here}/${page}`),
+  ]);
+  useShortcuts({ ...(Object.fromEntries(pages) as Shortcuts), Escape: () => setPreview(null) });
 
   return (
     <div className="mx-auto max-w-7xl px-4 py-4">

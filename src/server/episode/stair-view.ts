@@ -132,7 +132,7 @@ function stairItem(
     prescription: item.prescription,
     variantName: variantOf(exercise, item.prescription.variantId).name,
     maximumN: item.maximumN,
-    painArcs: painArcsOf(file, days(), item.exerciseId),
+    painArcs: painArcsOf(file, days(), exercise),
     prescribedAt: item.prescribedAt,
     proposal: item.proposal,
     alternatives: alternatives(exercise, item.prescription, under),

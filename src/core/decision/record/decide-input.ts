@@ -109,6 +109,17 @@ export const DecideInput = Type.Object(
         { additionalProperties: false },
       ),
     ),
+    /** Where this movement hurt when it was measured last, degrees: stands in where a session says that a depth hurt, not which. */
+    measuredArc: Type.Optional(
+      Type.Object(
+        {
+          on: Type.String({ format: "date" }),
+          fromDeg: Type.Integer({ minimum: 0, maximum: 150 }),
+          toDeg: Type.Optional(Type.Integer({ minimum: 0, maximum: 150 })),
+        },
+        { additionalProperties: false },
+      ),
+    ),
     /** The last known pain on waking or before a session, of the plan. Left out: of this item's own days. */
     lastPain: Type.Optional(
       Type.Object({ pain: Pain, on: Type.String({ format: "date" }) }, { additionalProperties: false }),

@@ -4,6 +4,7 @@ import { dueDays } from "./due-days";
 import type { EaseCauseCode } from "~/core/decision/record/decide-input";
 import { evidence, type Evidence } from "~/core/decision/record/evidence";
 import { after, type RecordView } from "~/core/decision/record/record-view";
+import { daysBetween } from "~/core/schedule/local-day";
 import * as remedy from "./ease-remedy";
 import { shortOfPain } from "./short-of-pain";
 
@@ -71,10 +72,13 @@ function painDuring(view: RecordView, source: "depth" | "effort"): Evidence | nu
   const day = painfulDay(view, source);
   if (!day) return null;
   const { painBefore, painDuring: pain, painArc } = day;
-  const where = painArc && {
-    form: painArc.toDeg === undefined ? "angle" : "arc",
-    fromDeg: painArc.fromDeg,
-    ...(painArc.toDeg === undefined ? {} : { toDeg: painArc.toDeg }),
+  const measured = painArc === null && source === "depth" ? measuredFor(view, day) : null;
+  const arc = painArc ?? measured;
+  const where = arc && {
+    form: measured ? "measured" : arc.toDeg === undefined ? "angle" : "arc",
+    fromDeg: arc.fromDeg,
+    ...(arc.toDeg === undefined ? {} : { toDeg: arc.toDeg }),
+    ...(measured ? { on: measured.on } : {}),
   };
   const values = { school: view.input.school, painBefore, painDuring: pain, ...where };
   return evidence("pain-during-ease", values, day.date);
@@ -82,8 +86,17 @@ function painDuring(view: RecordView, source: "depth" | "effort"): Evidence | nu
 
 /** Where the angle of the pain is known, the range goes to short of it. */
 function shortOf(view: RecordView): remedy.Remedy[] {
-  const arc = painfulDay(view, "depth")?.painArc;
+  const day = painfulDay(view, "depth");
+  const arc = day && (day.painArc ?? measuredFor(view, day));
   return arc ? [(asked) => shortOfPain(asked, arc)] : [];
+}
+
+/** A measured arc speaks for a painful day at most so many days from it (as values of a gate may lie apart; common practice). */
+const measuredWithinDays = 14;
+
+function measuredFor({ input: { measuredArc } }: RecordView, { date }: DayJudgement) {
+  const near = measuredArc && Math.abs(daysBetween(measuredArc.on, date)) <= measuredWithinDays;
+  return near ? measuredArc : null;
 }
 
 /** The latest reaction in the ease band that is still due. */

@@ -1,0 +1,47 @@
+import { useEffect, useRef } from "react";
+import { tinykeys } from "tinykeys";
+
+export type Shortcuts = Readonly<Record<string, (event: KeyboardEvent) => void>>;
+
+/** Signs that some keyboards make with the shift key and others without. */
+const signs = new Set(["/", "?"]);
+
+/**
+ * Single keys that work anywhere on a page, except where somebody types. A key that was pressed for something of its own, as Enter
+ * on a button, is left to that.
+ *
+ * @param shortcuts by key, as `KeyboardEvent.key` names it
+ */
+export function useShortcuts(shortcuts: Shortcuts): void {
+  const latest = useRef(shortcuts);
+  useEffect(() => {
+    latest.current = shortcuts;
+  });
+  const keys = Object.keys(shortcuts).join(" ");
+  useEffect(() => {
+    const bound = keys.split(" ").flatMap((key) => {
+      const run = (event: KeyboardEvent) => {
+        if (!isTaken(event)) latest.current[key]?.(event);
+      };
+      return signs.has(key)
+        ? [
+            [key, run],
+            [`Shift+${key}`, run],
+          ]
+        : [[key, run]];
+    });
+    return tinykeys(window, Object.fromEntries(bound) as Parameters<typeof tinykeys>[1]);
+  }, [keys]);
+}
+
+/** Puts the cursor into a field, and keeps the key that asked for it from being typed there. */
+export function focusInstead(event: KeyboardEvent, field: HTMLElement | null): void {
+  event.preventDefault();
+  field?.focus();
+}
+
+function isTaken({ key, target }: KeyboardEvent): boolean {
+  if (!(target instanceof HTMLElement)) return false;
+  if (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)) return true;
+  return key === "Enter" && /^(BUTTON|A|SUMMARY)$/.test(target.tagName);
+}

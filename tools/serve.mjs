@@ -48,6 +48,8 @@ await runPlainly(async () => {
   });
   server.requestTimeout = 30_000;
   server.headersTimeout = 15_000;
+  // Longer than a proxy or a browser keeps an idle connection: closed by us in the moment it is used again, a request would be lost.
+  server.keepAliveTimeout = 65_000;
   server.once("error", (error) => {
     const taken = error.code === "EADDRINUSE";
     process.stderr.write(taken ? `Port ${port} is taken; set PORT to another.\n` : `${error.stack}\n`);

@@ -4,6 +4,7 @@ import { Placing } from "~/core/intake/placing";
 import { endpoint } from "./endpoint";
 import { closed, code, instant, reason, uuid, written } from "./fields";
 import { recordingRoles, signingRoles } from "./roles";
+import { Prescription } from "~/core/exercise/prescription";
 
 /** Asks for a placing; nothing is stored. */
 export const PlacingBody = Type.Object(
@@ -34,6 +35,7 @@ export const IntakeBody = Type.Object(
           exerciseId: code,
           variantId: code,
           sets: Type.Optional(Type.Integer({ minimum: 1, maximum: 20 })),
+          leg: Prescription.properties.leg,
         },
         closed,
       ),

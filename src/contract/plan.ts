@@ -87,6 +87,7 @@ export const ItemBody = Type.Object(
     variantId: code,
     settings: Type.Optional(Prescription.properties.settings),
     dose: Type.Optional(Dose),
+    leg: Prescription.properties.leg,
     /** Why it goes into the plan against limits that are neither the surgeon's nor a procedure's. */
     against: Type.Optional(reason),
     meant,

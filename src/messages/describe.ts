@@ -43,7 +43,7 @@ export function sayRange({ bottom, top }: WorkRange): string {
 }
 
 /** A dose in one line, with newtons where a maximum is known: 5 × 10 s · 50–70 % · 90–126 N. */
-export function sayDose({ dose }: Prescription, maximumN: number | null): string {
+export function sayDose({ dose, leg }: Pick<Prescription, "dose" | "leg">, maximumN: number | null): string {
   const { reps, hold, contacts, minutes, effort, loadKg, tempo, bandN, bodyWeightPercent, maximumPercent } =
     dose;
   const held = hold && hold.top > 1 ? sayRange(hold) : null;
@@ -56,6 +56,7 @@ export function sayDose({ dose }: Prescription, maximumN: number | null): string
   ].filter(Boolean);
   return [
     `${t("dose.sets", { sets: dose.sets })} ${work.join(", ")}`,
+    leg ? t(`dose.leg.${leg}`) : "",
     effort ? t("dose.effort", { low: effort.lowPercent, high: effort.highPercent }) : "",
     effort && maximumN ? sayForce(effort, maximumN) : "",
     loadKg ? t("dose.load", { kg: sayNumber(loadKg) }) : "",

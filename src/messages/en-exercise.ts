@@ -145,6 +145,8 @@ export const exercise = {
   "dose.bodyWeight": "{percent} % of body weight",
   "dose.maximum": "{percent} % of the maximum",
   "dose.sets": "{sets} ×",
+  "dose.leg.affected": "affected leg only",
+  "dose.leg.other": "other leg only",
   "dose.reps": "{reps}",
   "dose.held": "{seconds} s",
   "dose.repsHeld": "{reps}, held {seconds} s",

@@ -252,6 +252,7 @@ export const measures = {
     "{count, plural, =0 {Nothing fits. Take a filter away.} one {# variant fits} other {# variants fit}}",
   "plan.hitsShown": "{count} variants fit; the first {shown} are shown",
   "plan.add": "Add",
+  "plan.addLeg": "Add for the {side} leg only",
   "plan.addOf": "Add: {exercise}, {variant}",
   "plan.inPlan": "in the plan",
   "plan.own": "own",

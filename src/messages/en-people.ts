@@ -113,6 +113,7 @@ export const people = {
   "placing.reason.last-stage": "Every gate before is open.",
   "placing.reason.irritability": "Irritability {level}: {phase} work first.",
   "placing.reason.kit": "Uses {kit}.",
+  "placing.reason.other-leg": "Nothing is allowed for the affected leg: the other one works meanwhile.",
   "placing.reason.few-sets": "Down to {sets, plural, one {# set} other {# sets}} to fit the day.",
   "placing.reason.none-fits": "{lane}: nothing fits kit, positions and limits. Choose by hand.",
 } as const;

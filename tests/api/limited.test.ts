@@ -77,6 +77,59 @@ describe("adding by hand, under what a surgeon wrote", () => {
     },
   );
 
+  it("what one leg may do alone is offered for that leg, taken, recorded there, and steps there", async () => {
+    await limitTo(noWeight);
+    const press = { id: uuid(), exerciseId: "leg-press", variantId: "leg-press-single" };
+    const refusal = await client.post(`/api/episodes/${knee}/items`, press);
+    expect([refusal.status, refusal.body.changed]).toEqual([422, { legs: ["other"] }]);
+    const wrong = await client.post(`/api/episodes/${knee}/items`, { ...press, id: uuid(), leg: "affected" });
+    expect(wrong.body.problems[0].problem).toContain("the surgeon's sheet");
+    const taken = await client.post(`/api/episodes/${knee}/items`, { ...press, id: uuid(), leg: "other" });
+    expect(taken.status).toBe(201);
+    const item = taken.body.plan.items.find((one: { exerciseId: string }) => one.exerciseId === "leg-press");
+    expect(item).toMatchObject({ prescription: { leg: "other" }, blockedBy: null });
+    // The affected leg is the left one: the sets of the right one are the work.
+    const { dose } = item.prescription;
+    const set = {
+      side: "right",
+      reps: dose.reps.top,
+      loadKg: dose.loadKg,
+      painDuring: 0,
+      painSite: "episode",
+    };
+    const done = await client.post(`/api/episodes/${knee}/sessions`, {
+      id: uuid(),
+      occurredAt: (await client.get(`/api/episodes/${knee}`)).body.asOf,
+      painBefore: 0,
+      items: [{ itemId: item.itemId, sets: Array(dose.sets).fill({ ...set, effort: 6, faults: [] }) }],
+    });
+    expect(done.body.problems ?? []).toEqual([]);
+    const said = done.body.stair.items.find((one: { itemId: string }) => one.itemId === item.itemId);
+    expect(said.proposal.evidence.map((one: { code: string }) => one.code)).not.toContain("no-session");
+  });
+
+  it("legs that share the work are not parted, and with both affected there is no other one", async () => {
+    const reply = await client.post(`/api/episodes/${knee}/items`, {
+      id: uuid(),
+      exerciseId: "leg-press",
+      variantId: "leg-press-both",
+      leg: "other",
+    });
+    expect(reply.body.problems).toEqual([
+      { path: "/leg", problem: "cannot be one alone: the legs share this work" },
+    ]);
+    const both = await client.post("/api/intakes", {
+      id: uuid(),
+      intake: someIntake("kneecap-pain", { involvedSide: "both" }),
+      stage: "capacity",
+      reason: "Both kneecaps hurt on the stairs",
+      items: [{ id: uuid(), exerciseId: "calf-raise", variantId: "calf-raise-single", leg: "other" }],
+    });
+    expect(both.body.problems).toEqual([
+      { path: "/items/0/leg", problem: "cannot be one alone: both legs are affected" },
+    ]);
+  });
+
   it("a plank on the knees is not lying face down", async () => {
     await limitTo({ kind: "position", cannot: ["prone"], origin: "person", says: "cannot lie face down" });
     expect(await add("front-plank-knees")).not.toContain("face down");

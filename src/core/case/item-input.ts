@@ -13,6 +13,7 @@ import type { CaseFile, CaseItem, CaseSignal } from "./case-file";
 import { effusionNow } from "./effusion";
 import { limitsOfItem, prescriptionInForce } from "./in-force";
 import { measuredArcs, type MeasuredArc } from "./measured-arcs";
+import { workingSide } from "./working-side";
 import { clearedLast, haltsOf, pinchesKept } from "./stops";
 
 const squeezeMeasure = "squeeze-force";
@@ -39,7 +40,7 @@ export function itemInput(
     prescription: current.prescription,
     prescribedAt: current.from,
     school,
-    involvedSide: file.episode.involvedSide,
+    involvedSide: workingSide(current.prescription, file.episode.involvedSide),
     zone: file.zone,
     now: file.asOf,
     trainingDays: itemDays(days, item.id),
@@ -111,7 +112,7 @@ function maximumFor(file: CaseFile, exercise: Exercise, prescription: Prescripti
   if (!prescription.dose.effort) return null;
   const measure = file.measures.find((m) => m.code === (exercise.gauge ?? squeezeMeasure));
   if (!measure) return null;
-  const { involvedSide } = file.episode;
+  const involvedSide = workingSide(prescription, file.episode.involvedSide);
   const each = involvedSide === "both" ? (["left", "right"] as const) : [involvedSide];
   const sides = measure.sides === "none" ? (["none"] as const) : each;
   const standing = standingResults(file.results);

@@ -4,8 +4,8 @@ import { oneOf } from "~/core/schema/one-of";
 import { tempoSeconds } from "./tempo";
 
 const sides = oneOf(
-  ["both-together", "each-side"],
-  "Whether both legs share the work or each has its own sets",
+  ["both-together", "each-side", "one-side"],
+  "Whether both legs share the work, each has its own sets, or only one has",
 );
 
 export const DoseMinutesInput = Type.Object(
@@ -50,7 +50,7 @@ export function doseMinutes(input: Static<typeof DoseMinutesInput>): DoseTime {
   const perSide = dose.sets * setSeconds;
   const contactsPerSide = dose.sets * (dose.contacts?.top ?? 0);
   const gaps = dose.sets - 1;
-  if (input.sides === "both-together") return total(perSide, gaps * dose.restSeconds, contactsPerSide);
+  if (input.sides !== "each-side") return total(perSide, gaps * dose.restSeconds, contactsPerSide);
   const rest =
     dose.alternateSides === false
       ? 2 * gaps * dose.restSeconds + changeOver

@@ -1,15 +1,21 @@
 import type { Exercise } from "./exercise";
 import type { Prescription } from "./prescription";
 
+/** How the legs take part: they share the work, each has its own sets, or only one has. */
+export type WorkSides = Exercise["sides"] | "one-side";
+
 /**
- * Whether both legs share the work or each has its own sets: by how the legs stand in this prescription, else as
- * the exercise says.
+ * Whether both legs share the work, each has its own sets, or only one works: by how the legs stand in this prescription, else
+ * as the exercise says.
+ *
+ * @example sidesOf({ sides: "both-together" }, { settings: { laterality: "single" }, leg: "other" }) // "one-side"
  */
 export function sidesOf(
   exercise: Pick<Exercise, "sides">,
-  { settings }: Pick<Prescription, "settings">,
-): Exercise["sides"] {
+  { settings, leg }: Pick<Prescription, "settings" | "leg">,
+): WorkSides {
   const { laterality } = settings;
-  if (laterality === undefined) return exercise.sides;
-  return laterality === "both" ? "both-together" : "each-side";
+  const isShared = laterality === undefined ? exercise.sides === "both-together" : laterality === "both";
+  if (isShared) return "both-together";
+  return leg === undefined ? "each-side" : "one-side";
 }

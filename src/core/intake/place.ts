@@ -6,6 +6,7 @@ import type { Measure, MeasureResult } from "~/core/measure/measure";
 import type { Pathway, Stage } from "~/core/pathway/pathway";
 import { phases, type Lane, type Phase } from "~/core/exercise/body";
 import { firstPrescription, type Exercise, type Variant } from "~/core/exercise/exercise";
+import type { Prescription } from "~/core/exercise/prescription";
 import { obstacle } from "~/core/limit/obstacle";
 import type { Restriction } from "~/core/limit/restriction";
 import { sidesOf } from "~/core/exercise/sides-of";
@@ -29,6 +30,24 @@ export interface PlaceInput {
   /** What settings ask of this body. */
   readonly book: DemandBook;
 }
+
+interface Candidate {
+  readonly exercise: Exercise;
+  readonly variant: Variant;
+  readonly prescription: Prescription;
+}
+
+/** Lanes in which work of one leg keeps some strength of the other (cross-education: Munn 2004, recalled). */
+const strengthLanes: ReadonlySet<Lane> = new Set([
+  "knee-extensors",
+  "hamstrings",
+  "adductors",
+  "hip-abductors",
+  "hip-extensors",
+  "hip-flexors",
+  "hip-rotators",
+  "calf",
+]);
 
 const alternativesShown = 6;
 
@@ -128,19 +147,25 @@ function placedLane(
   const own = input.exercises.filter((exercise) => exercise.lane === lane);
   const named = own.filter((exercise) => allowed.includes(exercise.id));
   const barred = new Map<string, number>();
-  const candidates = (named.length > 0 ? named : own).flatMap((exercise) =>
-    exercise.variants.filter(isOfStage(stage, lane)).flatMap((variant) => {
-      const stop = obstacle(firstPrescription(variant), variant, exercise, limits, input.today, input.book);
-      if (stop) barred.set(stop.says, (barred.get(stop.says) ?? 0) + 1);
-      return stop ? [] : [{ exercise, variant }];
-    }),
-  );
+  const fitting = (leg?: "other"): Candidate[] =>
+    (named.length > 0 ? named : own).flatMap((exercise) =>
+      exercise.variants.filter(isOfStage(stage, lane)).flatMap((variant) => {
+        const prescription = { ...firstPrescription(variant), ...(leg ? { leg } : {}) };
+        if (leg && sidesOf(exercise, prescription) !== "one-side") return [];
+        const stop = obstacle(prescription, variant, exercise, limits, input.today, input.book);
+        if (stop && !leg) barred.set(stop.says, (barred.get(stop.says) ?? 0) + 1);
+        return stop ? [] : [{ exercise, variant, prescription }];
+      }),
+    );
+  const forBoth = fitting();
+  // Nothing for the affected leg: its strength is kept best by the other one's meanwhile, where there is an other one.
+  const onOther = forBoth.length === 0 && strengthLanes.has(lane) && input.intake.involvedSide !== "both";
+  const candidates = onOther ? fitting("other") : forBoth;
   const leftOut = [...barred].map(([says, count]) => ({ says, count })).sort((a, b) => b.count - a.count);
   const first = stage.lanes.find((entry) => entry.lane === lane)?.first ?? [];
   const needed = ({ id }: Exercise) => (first.includes(id) ? first.indexOf(id) : first.length);
   const gently = isWeak || isCareful(input.intake);
-  const place = ({ exercise, variant }: (typeof candidates)[number]) =>
-    gently ? exercise.variants.indexOf(variant) : 0;
+  const place = ({ exercise, variant }: Candidate) => (gently ? exercise.variants.indexOf(variant) : 0);
   const wanted = wantedPhase(
     candidates.map(({ variant }) => variant),
     input.intake.irritability,
@@ -171,12 +196,11 @@ function placedLane(
   });
   return {
     lane,
-    chosen: placedItem(chosen.exercise, chosen.variant),
-    alternatives: others
-      .slice(0, alternativesShown)
-      .map(({ exercise, variant }) => placedItem(exercise, variant)),
+    chosen: placedItem(chosen),
+    alternatives: others.slice(0, alternativesShown).map(placedItem),
     leftOut,
     reasons: [
+      ...(onOther ? [{ code: "other-leg" as const, values: {} }] : []),
       { code: "irritability", values: { level: input.intake.irritability, phase: wanted } },
       ...(chosen.variant.kit.length > 0
         ? [{ code: "kit" as const, values: { kit: chosen.variant.kit.join(",") } }]
@@ -208,8 +232,7 @@ function wantedPhase(variants: readonly Variant[], irritability: Intake["irritab
 const distance = ({ phase }: Variant, wanted: Phase) =>
   phase === undefined ? phases.length : Math.abs(phases.indexOf(phase) - phases.indexOf(wanted));
 
-function placedItem(exercise: Exercise, variant: Variant): PlacedItem {
-  const prescription = firstPrescription(variant);
+function placedItem({ exercise, variant, prescription }: Candidate): PlacedItem {
   return {
     exerciseId: exercise.id,
     exerciseName: exercise.name,

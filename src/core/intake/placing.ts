@@ -17,6 +17,7 @@ const Reason = Type.Object({
     "none-fits",
     "ability",
     "measured",
+    "other-leg",
   ]),
   values: Type.Record(Type.String(), Type.Union([Type.String(), Type.Number()])),
 });

@@ -3,6 +3,7 @@ import type { DemandBook, Told } from "~/core/demand/demand-book";
 import { labelBook } from "~/core/demand/label-book";
 import { phases, type Phase } from "~/core/exercise/body";
 import type { Exercise, Variant } from "~/core/exercise/exercise";
+import { sidesOf } from "~/core/exercise/sides-of";
 import { kitNeeded, loadKit } from "~/core/exercise/kit-needed";
 import { findKnob } from "~/core/exercise/knob";
 import type { Prescription } from "~/core/exercise/prescription";
@@ -25,7 +26,8 @@ interface Subject {
  * procedure's are named before any other. What cannot be drawn for this body breaks
  * every limit that only a drawing can judge: ranges, weight, which leg carries.
  *
- * Both legs are asked about: whoever does an exercise on each side stands on the involved leg while the other works.
+ * Both legs are asked about: whoever does an exercise on each side stands on the involved leg while the other works. Where only
+ * one leg works, the involved one is asked about as the leg it is then.
  *
  * @param today local date (YYYY-MM-DD); a restriction holds from its `from` up to and including its `until`
  * @param book what prescriptions ask of this body
@@ -77,12 +79,18 @@ function isBroken({ limit, questions }: Asked, subject: Subject, told: () => Tol
   const answer = told();
   if (questions.some((ask) => isUnsaid(ask, answer.exercise, subject.variant))) return true;
   const breaks = (demand: Demand) =>
-    questions.some((ask) => brokenBy(ask, { demand, involved: "both", kit: [] }) !== null);
+    questions.some((ask) => brokenBy(ask, { demand, involved: legAsked(subject), kit: [] }) !== null);
   if (answer.ok) return breaks(answer.demand);
   // What words can answer, they answer; what only a drawing can, or the exercise's own word, is not let pass.
   if (questions.some(({ kind }) => needsDrawing.has(kind))) return true;
   const byWords = labelBook.demandOf(answer.exercise, subject.prescription);
   return !byWords.ok || breaks(byWords.demand);
+}
+
+/** What the involved leg does in it. */
+function legAsked({ exercise, prescription }: Subject): "working" | "other" | "both" {
+  if (sidesOf(exercise, prescription) !== "one-side") return "both";
+  return prescription.leg === "other" ? "other" : "working";
 }
 
 const needsDrawing: ReadonlySet<Predicate["kind"]> = new Set([

@@ -107,8 +107,13 @@ export function variantChange(
     knob: name,
     from: knob.read(firstPrescription(from)) ?? knob.read(prescription) ?? "none",
     to: knob.read(firstPrescription(to)) ?? "none",
-    prescription: target,
+    prescription: keptLeg(target, prescription),
   };
+}
+
+/** The leg that alone works goes along, as long as the legs do not share the work. */
+function keptLeg(target: Prescription, { leg }: Prescription): Prescription {
+  return leg === undefined || target.settings["laterality"] === "both" ? target : { ...target, leg };
 }
 
 /** The movement knob in which two neighbouring variants differ. @throws RangeError unless it is exactly one */

@@ -35,6 +35,16 @@ describe("what a line says", () => {
       expect(read(text).sets).toEqual(read("3x12 20kg p2 e7").sets);
     },
   );
+  it("one leg alone is that leg's line, with nothing for the other", () => {
+    const alone: QuickItem = { ...stepUp, sides: "one-side", only: "right" };
+    const { sets, problems, matched } = readQuickLine(parseQuickLine("2x12 p1 e6"), [alone], {
+      current: 0,
+      involvedSide: "left",
+      end: 10,
+    });
+    expect([problems, matched]).toEqual([[], false]);
+    expect(sets.map(({ side }) => side)).toEqual(["right", "right"]);
+  });
   it("sets that differ; what is not said anew holds on, repetitions and faults do not", () => {
     const { sets } = read("12 20kg p1 e6 / 12 e7 / 10 p3 e8 fault knee-in 4");
     expect(sets.map(({ reps, loadKg, painDuring, effort }) => [reps, loadKg, painDuring, effort])).toEqual([

@@ -1,5 +1,6 @@
 import type { Dose } from "~/core/dose/dose";
 import type { Exercise } from "~/core/exercise/exercise";
+import type { WorkSides } from "~/core/exercise/sides-of";
 import type { SetRecord, Side } from "~/core/response/session-record";
 import { recordedMatch } from "./match-of";
 import {
@@ -18,7 +19,9 @@ import {
 export interface QuickItem {
   readonly name: string;
   readonly dose: Dose;
-  readonly sides: "both-together" | "each-side";
+  readonly sides: WorkSides;
+  /** The leg that works where only one does. */
+  readonly only?: "left" | "right";
   readonly faults: Exercise["faults"];
 }
 
@@ -96,7 +99,7 @@ function readPart(
     problems.push(quickProblem(code, { at: end, length: 0 }, values));
   if (part.side !== null && item.sides === "both-together") report("side-shared", {});
   if (part.side === null && item.sides === "each-side" && involvedSide === "both") report("side-needed", {});
-  const side: Side = item.sides === "both-together" ? "both" : (part.side ?? involvedSide);
+  const side: Side = item.sides === "both-together" ? "both" : (part.side ?? item.only ?? involvedSide);
   const sets: SetRecord[] = [];
   const missing = new Set<"pain-missing" | "effort-missing">();
   const planned = plannedParts(item);

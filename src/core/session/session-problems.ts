@@ -1,13 +1,14 @@
 import type { Dose } from "~/core/dose/dose";
 import type { FieldProblem } from "~/core/schema/field-problem";
 import type { Variant } from "~/core/exercise/exercise";
+import type { WorkSides } from "~/core/exercise/sides-of";
 import { findKnob } from "~/core/exercise/knob";
 import type { SetRecord } from "~/core/response/session-record";
 
 /** What a set of an item is checked against. */
 export interface SetExpectation {
   readonly dose: Dose;
-  readonly sides: "both-together" | "each-side";
+  readonly sides: WorkSides;
   /** The knobs of the movement as prescribed. */
   readonly settings: Variant["settings"];
 }

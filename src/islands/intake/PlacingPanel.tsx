@@ -52,6 +52,7 @@ export default function PlacingPanel({ id, pathway, placing, intake, beside, may
         exerciseId,
         variantId,
         sets: prescription.dose.sets,
+        ...(prescription.leg === undefined ? {} : { leg: prescription.leg }),
       })),
     });
     if (written) location.assign(`/episodes/${written.id}`);

@@ -6,6 +6,10 @@ import { useWrite } from "~/islands/frame/use-write";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { t } from "~/messages/say";
 import HitGroup from "./HitGroup";
+import { workingSide } from "~/core/case/working-side";
+import type { Prescription } from "~/core/exercise/prescription";
+
+type Leg = NonNullable<Prescription["leg"]>;
 
 interface Props {
   plan: PlanView;
@@ -21,21 +25,27 @@ export default function HitList({ plan, answer, onChanged }: Props) {
 
   const [tried, setTried] = useState<CatalogueHit | null>(null);
 
-  const add = async (hit: CatalogueHit, meant = false) => {
+  const add = async (hit: CatalogueHit, more: { meant?: true; leg?: Leg } = {}) => {
     const { exerciseId, exerciseName, variantId } = hit;
     setTried(hit);
-    const written = await send({ exerciseId, variantId, ...(meant ? { meant } : {}) }, variantId);
+    const written = await send({ exerciseId, variantId, ...more }, `${variantId} ${more.leg ?? ""}`);
     if (written) onChanged(written.plan, t("plan.added", { exercise: exerciseName }));
   };
-  const against = (problem?.changed as { against?: string[] } | undefined)?.against ?? [];
+  const { against = [], legs = [] } = (problem?.changed ?? {}) as { against?: string[]; legs?: Leg[] };
 
   return (
     <>
       <ProblemNote
         problem={problem}
         sayPath={() => (tried ? `${tried.exerciseName}:` : "")}
-        onMeant={tried ? () => void add(tried, true) : undefined}
+        onMeant={tried ? () => void add(tried, { meant: true }) : undefined}
       />
+      {tried &&
+        legs.map((leg) => (
+          <button key={leg} type="button" className="btn mt-2" onClick={() => void add(tried, { leg })}>
+            {t("plan.addLeg", { side: t(`side.${workingSide({ leg }, plan.involvedSide)}`) })}
+          </button>
+        ))}
       {tried && against.length > 0 && (
         <div className="border-warning rounded-box mt-2 border-2 p-3" data-testid="against">
           <p className="font-semibold">

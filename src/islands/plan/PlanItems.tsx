@@ -4,6 +4,7 @@ import FigureThumb from "~/islands/figure/FigureThumb";
 import { sayDose, sayKnobValue } from "~/messages/describe";
 import { label, sayNumber, t } from "~/messages/say";
 import EndItemForm from "./EndItemForm";
+import { workingSide } from "~/core/case/working-side";
 
 interface Props {
   plan: PlanView;
@@ -28,7 +29,7 @@ export default function PlanItems({ plan, onChanged }: Props) {
               exercise={{ id: item.exerciseId, lane: item.lane, drawnLike: item.drawnLike ?? undefined }}
               prescription={item.prescription}
               heightM={plan.heightM}
-              side={plan.involvedSide}
+              side={workingSide(item.prescription, plan.involvedSide)}
               className="size-18"
             />
             <div className="min-w-0">

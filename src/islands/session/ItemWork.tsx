@@ -7,6 +7,7 @@ import { t } from "~/messages/say";
 import { expandedSets, type SessionDraft, type SessionItem } from "./session-draft";
 import SetFields from "./SetFields";
 import SetStrip from "./SetStrip";
+import { workingSide } from "~/core/case/working-side";
 
 interface Props {
   stair: StairView;
@@ -57,7 +58,7 @@ export default function ItemWork({ stair, item, index }: Props) {
           prescription={item.prescription}
           dose={item.prescription.dose}
           heightM={stair.heightM}
-          side={stair.involvedSide}
+          side={workingSide(item.prescription, stair.involvedSide)}
           label={t("figure.of", { exercise: exercise.name, variant: item.variantName })}
           className="h-36 pr-11 sm:w-60"
         />
@@ -85,7 +86,7 @@ export default function ItemWork({ stair, item, index }: Props) {
       <label className="mt-1 flex min-h-11 flex-wrap items-center gap-x-2 text-sm">
         <input type="checkbox" className="checkbox" checked={draft.differs} onChange={toggleDiffers} />
         {t("session.differs")}
-        {!draft.differs && first && first.side !== "both" && (
+        {!draft.differs && !draft.oneSide && first && first.side !== "both" && (
           <span className="text-base-content/80">({t("session.matches", { side: t(`side.${other}`) })})</span>
         )}
       </label>

@@ -8,6 +8,8 @@ import { saySets } from "~/messages/say-sets";
 import { t } from "~/messages/say";
 import type { MessageKey } from "~/messages/en";
 import type { SessionItem } from "./session-draft";
+import { workingSide } from "~/core/case/working-side";
+import type { Prescription } from "~/core/exercise/prescription";
 
 interface Props {
   items: readonly SessionItem[];
@@ -24,6 +26,7 @@ export default function QuickLineInput({ items, current, involved, onTake }: Pro
     name: exercise.name,
     dose: prescription.dose,
     sides: sidesOf(exercise, prescription),
+    ...onlyLeg(prescription, involved),
     faults: exercise.faults,
   }));
   const reading = readQuickLine(parseQuickLine(text), known, {
@@ -127,4 +130,10 @@ function Reading({
       <span className="text-error font-medium">{t(key, { ...first.values })}</span>
     </p>
   );
+}
+
+/** The leg that a line speaks of without naming it, where only one works. */
+function onlyLeg(prescription: Prescription, involved: Side): { only?: "left" | "right" } {
+  const side = workingSide(prescription, involved);
+  return prescription.leg === undefined || side === "both" ? {} : { only: side };
 }

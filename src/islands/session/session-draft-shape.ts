@@ -74,6 +74,7 @@ const unplanned: Guard<NonNullable<ItemDraft["unplanned"]>> = (
 const item = shape<ItemDraft>({
   itemId: text,
   differs: flag,
+  oneSide: optional(flag),
   count: number,
   sets: listOf(set),
   unplanned: orNull(unplanned),

@@ -12,11 +12,11 @@ import {
   itemState,
   newDraft,
   resumedDraft,
-  toBody,
   unplannedItem,
   type SessionDraft,
   type SessionItem,
 } from "./session-draft";
+import { toBody } from "./session-body";
 
 function itemFor(id: string, variantId: string): SessionItem {
   const exercise = startingExercises.find((entry) => entry.id === id);
@@ -103,6 +103,12 @@ describe("sets alike", () => {
     expect(sets.map(({ side }) => side)).toEqual(["right", "left", "right", "left"]);
     expect(sets[0]).toMatchObject({ painDuring: 3, limit: "pain", confidence: 4, faults: [fault] });
     expect(sets[1]).toMatchObject({ painDuring: 0, limit: "", confidence: null, faults: [], effort: 6 });
+  });
+
+  it("of one leg alone are that leg's, and have no match", () => {
+    const alone = { ...stepUp, prescription: { ...stepUp.prescription, leg: "other" as const } };
+    const item = filled(fresh(alone)).items[0];
+    expect(item && expandedSets({ ...item, count: 2 }).map(({ side }) => side)).toEqual(["left", "left"]);
   });
 
   it("of both legs need no match, and different ones stand as they are", () => {

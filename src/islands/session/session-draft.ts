@@ -1,10 +1,10 @@
 import { matchOf } from "~/core/session/match-of";
 import { v7 as uuid } from "uuid";
+import { workingSide } from "~/core/case/working-side";
 import { sidesOf } from "~/core/exercise/sides-of";
 import type { Exercise } from "~/core/exercise/exercise";
 import type { KnobValue } from "~/core/exercise/prescription";
 import { firstPrescription, variantOf } from "~/core/exercise/exercise";
-import type { SessionBody } from "~/contract/daily";
 import type { StairItem, StairView } from "~/contract/episode";
 import type { CaseSession } from "~/core/case/case-file";
 import type { FaultRecord, SetRecord, Side } from "~/core/response/session-record";
@@ -42,6 +42,8 @@ export interface ItemDraft {
   itemId: string;
   /** False: every set has been the same, and `sets[0]` speaks for all of them. */
   differs: boolean;
+  /** Only one leg works: nothing is written down for the other. */
+  oneSide?: boolean;
   count: number;
   sets: SetDraft[];
   /** An exercise that is in no plan, with its whole definition. */
@@ -93,6 +95,7 @@ function newItem(item: SessionItem, involved: Side): ItemDraft {
     count: item.prescription.dose.sets,
     sets: [plannedSet(item, involvedSide(item, involved))],
     unplanned: null,
+    ...(sidesOf(item.exercise, item.prescription) === "one-side" ? { oneSide: true } : {}),
   };
 }
 
@@ -176,10 +179,11 @@ function draftOf(set: SetRecord): SetDraft {
   };
 }
 
-/** The side that decides: both where the legs share the work, else the injured one (left where both are). */
+/** The side that decides: both where the legs share the work, else the injured one (left where both are), or the one that works alone. */
 export function involvedSide(item: SessionItem, involved: Side): Side {
   if (sidesOf(item.exercise, item.prescription) === "both-together") return "both";
-  return involved === "both" ? "left" : involved;
+  const side = workingSide(item.prescription, involved);
+  return side === "both" ? "left" : side;
 }
 
 export function plannedSet({ prescription: { dose } }: SessionItem, side: Side): SetDraft {
@@ -218,7 +222,7 @@ export function itemState({ sets }: ItemDraft): "open" | "part" | "done" {
 export function expandedSets(item: ItemDraft): SetDraft[] {
   const first = item.sets[0];
   if (item.differs || !first) return item.sets;
-  return Array.from({ length: item.count }, () => withOtherSide(first)).flat();
+  return Array.from({ length: item.count }, () => (item.oneSide ? [first] : withOtherSide(first))).flat();
 }
 
 /** A set and, where each side works by itself, the other side's match of it; a pain not said yet is not said there either. */
@@ -228,69 +232,4 @@ function withOtherSide(set: SetDraft): SetDraft[] {
   const painless = { painSite: "episode", painWith: "", painFromDeg: "", painToDeg: "" } as const;
   const unfelt = { ...painless, limit: "", pinchGrade: "", confidence: null, faults: [] } as const;
   return [set, matchOf(set, { ...unfelt, faults: [], painDuring })];
-}
-
-/** The draft as the endpoint wants it, only what has been done; null while a pain or an effort is missing in that. */
-export function toBody(draft: SessionDraft): SessionBody | null {
-  const { id, painBefore, minutes, otherLoad, stillSore, supersedes } = draft;
-  const items: SessionBody["items"] = [];
-  const unplanned: NonNullable<SessionBody["unplanned"]> = [];
-  for (const item of draft.items) {
-    if (itemState(item) === "open") continue;
-    const sets = expandedSets(item).flatMap((set) => toSet(set) ?? []);
-    if (sets.length < expandedSets(item).length) return null;
-    const { itemId, unplanned: other } = item;
-    if (other) unplanned.push({ itemId, exerciseId: other.exercise.id, variantId: other.variantId, sets });
-    else items.push({ itemId, sets });
-  }
-  if (painBefore === null) return null;
-  return {
-    id,
-    occurredAt: new Date(draft.occurredAt).toISOString(),
-    painBefore,
-    ...(minutes === "" ? {} : { minutes: Number(minutes) }),
-    ...(otherLoad === "" ? {} : { otherLoad }),
-    ...(stillSore ? { stillSore } : {}),
-    items,
-    ...(unplanned.length > 0 ? { unplanned } : {}),
-    ...(supersedes === "" ? {} : { supersedes }),
-  };
-}
-
-const typedNumbers = ["reps", "holdSeconds", "contacts", "minutes", "forceN", "loadKg"] as const;
-
-/** What the pain at the site came with, as it is recorded. */
-function painOf({
-  painSite,
-  painDuring,
-  painWith,
-  painFromDeg,
-  painToDeg,
-}: SetDraft): Pick<SetRecord, "painWith" | "painArc"> {
-  if (painSite !== "episode" || painWith === "" || !painDuring) return {};
-  if (painWith !== "depth" || painFromDeg.trim() === "") return { painWith };
-  const end = painToDeg.trim() === "" ? {} : { toDeg: Number(painToDeg) };
-  return { painWith, painArc: { fromDeg: Number(painFromDeg), ...end } };
-}
-
-/** A set as it is recorded; null while nobody has said its pain or its effort. */
-function toSet(set: SetDraft): SetRecord | null {
-  const { painDuring, effort, limit, pinchGrade, confidence, settings } = set;
-  if (painDuring === null || effort === null) return null;
-  const numbers = typedNumbers.flatMap((key) =>
-    set[key].trim() === "" ? [] : [[key, Number(set[key].replace(",", "."))] as const],
-  );
-  const graded = limit === "pinch" && pinchGrade !== "" ? { pinchGrade: Number(pinchGrade) } : {};
-  return {
-    side: set.side,
-    ...Object.fromEntries(numbers),
-    painDuring,
-    painSite: set.painSite,
-    ...painOf(set),
-    effort,
-    ...(limit === "" ? {} : { limit: { kind: limit, ...graded } }),
-    ...(confidence === null ? {} : { confidence }),
-    ...(Object.keys(settings).length > 0 ? { settings } : {}),
-    faults: set.faults,
-  };
 }

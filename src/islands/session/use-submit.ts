@@ -6,7 +6,8 @@ import type { StairView, Written } from "~/contract/episode";
 import { useWrite } from "~/islands/frame/use-write";
 import type { MessageKey } from "~/messages/en";
 import { t } from "~/messages/say";
-import { itemOf, itemState, toBody, type SessionDraft } from "./session-draft";
+import { toBody } from "./session-body";
+import { itemOf, itemState, type SessionDraft } from "./session-draft";
 
 /** Fields of a set as they are called where they are typed. */
 const fieldWords = {

@@ -9,6 +9,7 @@ import ArcGauge from "./ArcGauge";
 import { byUrgency } from "./by-urgency";
 import ProposalPanel from "./ProposalPanel";
 import SignAll from "./SignAll";
+import { workingSide } from "~/core/case/working-side";
 
 interface Props {
   stair: StairView;
@@ -47,7 +48,7 @@ export default function ItemList({ stair, signable, selected, onSelect, onSigned
                   exercise={item.exercise}
                   prescription={item.prescription}
                   heightM={stair.heightM}
-                  side={stair.involvedSide}
+                  side={workingSide(item.prescription, stair.involvedSide)}
                   className="size-14"
                 />
                 <span className="min-w-0">
@@ -67,7 +68,7 @@ export default function ItemList({ stair, signable, selected, onSelect, onSigned
                     prescription={item.prescription}
                     dose={item.prescription.dose}
                     heightM={stair.heightM}
-                    side={stair.involvedSide}
+                    side={workingSide(item.prescription, stair.involvedSide)}
                     {...lastArc(item)}
                     label={t("figure.of", { exercise: item.exercise.name, variant: item.variantName })}
                     className="h-36 pr-11 max-sm:order-last max-sm:mt-2 sm:float-right sm:ml-2 sm:w-56"

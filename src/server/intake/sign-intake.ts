@@ -4,7 +4,7 @@ import type { IntakeBody, IntakeWritten } from "~/contract/intake";
 import type { FieldProblem } from "~/core/schema/field-problem";
 import type { Placing } from "~/core/intake/placing";
 import { stageOf, type Pathway } from "~/core/pathway/pathway";
-import { firstPrescription, type Exercise, type Variant } from "~/core/exercise/exercise";
+import { firstPrescription, type Exercise } from "~/core/exercise/exercise";
 import { obstacle } from "~/core/limit/obstacle";
 import { sayPlacingReason } from "~/messages/placing";
 import { writeAudit } from "~/server/audit/audit-repository";
@@ -33,12 +33,13 @@ import { dropDraft } from "./draft-repository";
 import { measuresUsed, storeBaseline } from "./baseline";
 import { flagsEverTicked, type FlagTick } from "./flag-ticks";
 import { checkIntake, surgeryCodes, surgeryLimits, type CheckedIntake } from "./propose-placing";
+import { legProblems } from "~/core/exercise/leg-problems";
+import type { Prescription } from "~/core/exercise/prescription";
 
 interface SignedItem {
   readonly id: string;
   readonly exercise: Exercise;
-  readonly variant: Variant;
-  readonly sets: number | undefined;
+  readonly prescription: Prescription;
 }
 
 /**
@@ -164,7 +165,7 @@ function chosenItems(
     ...known,
     ...stageOf(pathway, body.stage).limits,
   ];
-  const items = body.items.flatMap(({ id, exerciseId, variantId, sets }, i): SignedItem[] => {
+  const items = body.items.flatMap(({ id, exerciseId, variantId, sets, leg }, i): SignedItem[] => {
     const path = `/items/${i}`;
     const exercise = catalogue.exercises.find((candidate) => candidate.id === exerciseId);
     const variant = exercise?.variants.find((candidate) => candidate.id === variantId);
@@ -174,9 +175,12 @@ function chosenItems(
     }
     if (body.items.findIndex((other) => other.exerciseId === exerciseId) < i)
       problems.push({ path: `${path}/exerciseId`, problem: "stands twice" });
-    const stop = obstacle(firstPrescription(variant), variant, exercise, limits, today, book);
+    const first = { ...firstPrescription(variant), ...(leg === undefined ? {} : { leg }) };
+    problems.push(...legProblems(exercise, first, body.intake.involvedSide === "both", `${path}/leg`));
+    const stop = obstacle(first, variant, exercise, limits, today, book);
     if (stop) problems.push({ path: `${path}/variantId`, problem: `is blocked: ${stop.says}` });
-    return [{ id, exercise, variant, sets }];
+    const prescription = sets === undefined ? first : { ...first, dose: { ...first.dose, sets } };
+    return [{ id, exercise, prescription }];
   });
   if (problems.length > 0) throw refused(problems);
   return items;
@@ -249,9 +253,7 @@ async function store(
     circumstances: { limits, reachesFloor, daysPerWeek, minutesPerDay, kit, cannotPositions },
     reason: "As taken at intake",
   });
-  for (const [position, { id, exercise, variant, sets }] of items.entries()) {
-    const first = firstPrescription(variant);
-    const prescription = sets === undefined ? first : { ...first, dose: { ...first.dose, sets } };
+  for (const [position, { id, exercise, prescription }] of items.entries()) {
     const { id: exerciseId, lane } = exercise;
     await appendFact(db, w, itemFacts, { id, exerciseId, lane, position, createdAt: at });
     await appendFact(db, w, prescriptions, { id: uuid(), itemId: id, from: at, prescription });

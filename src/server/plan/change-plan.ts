@@ -30,6 +30,8 @@ import type { LoadedCase } from "~/server/case/make-case";
 import { sayPlanTotal } from "~/messages/plan-totals";
 import { askIfMeant, type Typed } from "~/server/write/meant-so";
 import { countedItems, planView } from "./read-plan";
+import { legProblems } from "~/core/exercise/leg-problems";
+import { sidesOf } from "~/core/exercise/sides-of";
 
 /**
  * Puts an exercise of the clinic's catalogue into a patient's plan. An exercise that the episode has used before is
@@ -52,12 +54,14 @@ export function addItem(staff: StaffContext, episodeId: string, body: ItemBody):
     const problems = [
       ...settingProblems(variant, body),
       ...doseProblems(prescription.dose, variant, "/dose"),
+      ...legProblems(exercise, prescription, file.episode.involvedSide === "both", "/leg"),
       ...planProblems(scope, exercise),
     ];
     if (problems.length > 0) throw refused(problems);
     const reason = body.against?.trim();
     const isAgainst = barred.length > 0 && reason !== undefined && !barred.some(isBinding);
-    if (barred.length > 0 && !isAgainst) throw againstLimits(barred);
+    if (barred.length > 0 && !isAgainst)
+      throw againstLimits(barred, legsLeft(loaded, exercise, variant, prescription));
     const typed: Typed[] = [];
     if (body.dose) {
       const before = mostOf([amountsOfDose(variant.dose), doneBefore(file, exercise.id)]);
@@ -130,9 +134,14 @@ async function writePlan(
   return { id: fact.body.id, repeated, plan: seen };
 }
 
-function prescribed(variant: Variant, { settings, dose }: ItemBody): Prescription {
+function prescribed(variant: Variant, { settings, dose, leg }: ItemBody): Prescription {
   const first = firstPrescription(variant);
-  return { ...first, settings: { ...first.settings, ...settings }, dose: dose ?? first.dose };
+  return {
+    ...first,
+    settings: { ...first.settings, ...settings },
+    dose: dose ?? first.dose,
+    ...(leg === undefined ? {} : { leg }),
+  };
 }
 
 /** Only knobs that the variant has, at values that exist. */
@@ -185,11 +194,28 @@ function totalsPassed(loaded: LoadedCase, exercise: Exercise, prescription: Pres
     .map((total) => ({ path: "/dose", problem: sayPlanTotal(total) }));
 }
 
-/** What stands in the way, and whether a clinician may go against it with a written reason. */
-function againstLimits(barred: readonly Restriction[]): Error {
+/** The leg that may do alone what both in turn may not; empty where neither may, or the legs share the work. */
+function legsLeft(
+  loaded: LoadedCase,
+  exercise: Exercise,
+  variant: Variant,
+  prescription: Prescription,
+): ("affected" | "other")[] {
+  if (loaded.file.episode.involvedSide === "both" || sidesOf(exercise, prescription) !== "each-side")
+    return [];
+  return (["affected", "other"] as const).filter(
+    (leg) => limitsInTheWay(loaded, exercise, variant, { ...prescription, leg }).length === 0,
+  );
+}
+
+/** What stands in the way, whether a clinician may go against it with a written reason, and the leg that may do it alone. */
+function againstLimits(barred: readonly Restriction[], legs: readonly string[]): Error {
   const binding = barred.filter(isBinding);
   const named = binding.length > 0 ? binding : barred;
   const problems = named.map(({ says }) => ({ path: "/variantId", problem: `is blocked: ${says}` }));
-  const changed = binding.length > 0 ? {} : { changed: { against: barred.map(({ says }) => says) } };
-  return refused(problems, changed);
+  const changed = {
+    ...(binding.length > 0 ? {} : { against: barred.map(({ says }) => says) }),
+    ...(legs.length > 0 ? { legs } : {}),
+  };
+  return refused(problems, Object.keys(changed).length > 0 ? { changed } : {});
 }

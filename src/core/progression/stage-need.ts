@@ -2,7 +2,7 @@ import { labelBook } from "~/core/demand/label-book";
 import { Type, type Static } from "@sinclair/typebox";
 import { Lane, Phase } from "~/core/exercise/body";
 import { firstPrescription, type Exercise, type Variant } from "~/core/exercise/exercise";
-import { obstacle } from "~/core/limit/obstacle";
+import { obstacleUnder } from "~/core/limit/obstacle";
 import { Restriction } from "~/core/limit/restriction";
 import { Source } from "~/core/schema/source";
 
@@ -41,9 +41,19 @@ export function suits(
   lane: Lane,
   also: readonly Restriction[] = [],
 ): boolean {
-  const entry = need.lanes.find((candidate) => candidate.lane === lane);
-  if (!entry || exercise.lane !== lane || variant.phase === undefined) return false;
-  if (!entry.phases.includes(variant.phase)) return false;
-  const limits = [...need.limits, ...also];
-  return obstacle(firstPrescription(variant), variant, exercise, limits, anyDay, labelBook) === null;
+  return suitsUnder(need, also)(exercise, variant, lane);
+}
+
+/** Tells of many variants whether they suit one stage: see `suits`. */
+export function suitsUnder(
+  need: StageNeed,
+  also: readonly Restriction[] = [],
+): (exercise: Exercise, variant: Variant, lane: Lane) => boolean {
+  const obstacle = obstacleUnder([...need.limits, ...also], anyDay, labelBook);
+  return (exercise, variant, lane) => {
+    const entry = need.lanes.find((candidate) => candidate.lane === lane);
+    if (!entry || exercise.lane !== lane || variant.phase === undefined) return false;
+    if (!entry.phases.includes(variant.phase)) return false;
+    return obstacle(firstPrescription(variant), variant, exercise) === null;
+  };
 }

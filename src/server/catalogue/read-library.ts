@@ -4,7 +4,7 @@ import { moveInForce } from "~/core/case/stage-in-force";
 import { measuredHeight } from "~/core/case/measured-body";
 import { check } from "~/core/schema/check";
 import { stageOf } from "~/core/pathway/pathway";
-import { suits } from "~/core/progression/stage-need";
+import { suitsUnder } from "~/core/progression/stage-need";
 import { activationRanking, enoughPercent } from "~/core/progression/activation-ranking";
 import { Muscle, type Muscle as MuscleCode } from "~/core/exercise/body";
 import { firstPrescription } from "~/core/exercise/exercise";
@@ -83,10 +83,11 @@ function hindranceFor(
   const today = localDay(file.asOf, file.zone);
   const obstacle = obstacleUnder(limitsOf(file, stage), today, book());
   const need = index.stageNeeds.find((n) => n.pathway === file.pathway.code && n.stage === stage.code);
+  const suitsStage = need && suitsUnder(need);
   return ({ exercise, variant }) => {
     const limit = obstacle(firstPrescription(variant), variant, exercise);
     if (limit) return limit.says;
-    return !need || suits(exercise, variant, need, exercise.lane) ? undefined : null;
+    return !suitsStage || suitsStage(exercise, variant, exercise.lane) ? undefined : null;
   };
 }
 

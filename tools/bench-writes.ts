@@ -27,6 +27,8 @@ interface Target {
   readonly items: StairView["items"];
 }
 
+const mostAttempts = 5;
+
 /**
  * Sends 60 sessions a second for a minute to two processes, one in twenty a second time, kills one process half-way,
  * and sends what was not acknowledged to the other. Then counts what stands in the record.
@@ -58,10 +60,13 @@ export async function sessionWrites(
   };
   const untilRecorded = async (n: number, episodeId: string, body: SessionBody) => {
     const first = alive ? urls[n % 2] : urls[1];
-    try {
-      await send(first ?? urls[1], episodeId, body);
-    } catch {
-      await send(urls[1], episodeId, body);
+    // As a phone does: what was not acknowledged is sent again, with the same id, until it is.
+    for (let attempt = 0; ; attempt += 1) {
+      try {
+        return await send((attempt === 0 && first) || urls[1], episodeId, body);
+      } catch (error) {
+        if (attempt === mostAttempts) throw error;
+      }
     }
   };
   const sent: Promise<unknown>[] = [];

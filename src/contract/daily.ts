@@ -1,5 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { CaseSession } from "~/core/case/case-file";
+import { Prescription } from "~/core/exercise/prescription";
 import { stopSignalCodes } from "~/core/intake/stop-signal";
 import { Pain } from "~/core/response/pain-response";
 import { NextDayReport, SetRecord } from "~/core/response/session-record";
@@ -72,6 +73,9 @@ export const DecisionBody = Type.Object(
         closed,
       ),
     ),
+    /** A whole prescription by the clinician's own hand, in place of an alternative. */
+    prescription: Type.Optional(Prescription),
+    meant,
   },
   closed,
 );

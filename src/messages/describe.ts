@@ -44,8 +44,20 @@ export function sayRange({ bottom, top }: WorkRange): string {
 
 /** A dose in one line, with newtons where a maximum is known: 5 × 10 s · 50–70 % · 90–126 N. */
 export function sayDose({ dose, leg }: Pick<Prescription, "dose" | "leg">, maximumN: number | null): string {
-  const { reps, hold, contacts, minutes, effort, loadKg, tempo, bandN, bodyWeightPercent, maximumPercent } =
-    dose;
+  const {
+    reps,
+    hold,
+    contacts,
+    minutes,
+    effort,
+    loadKg,
+    tempo,
+    bandN,
+    bodyWeightPercent,
+    maximumPercent,
+    halfwayPauseSeconds,
+    boutsPerDay,
+  } = dose;
   const held = hold && hold.top > 1 ? sayRange(hold) : null;
   const work = [
     reps && held ? t("dose.repsHeld", { reps: sayRange(reps), seconds: held }) : "",
@@ -64,6 +76,8 @@ export function sayDose({ dose, leg }: Pick<Prescription, "dose" | "leg">, maxim
     bodyWeightPercent && !loadKg ? t("dose.bodyWeight", { percent: bodyWeightPercent }) : "",
     maximumPercent && !loadKg ? t("dose.maximum", { percent: maximumPercent }) : "",
     tempo ? t("dose.tempo", { tempo }) : "",
+    halfwayPauseSeconds ? t("dose.halfway", { seconds: sayNumber(halfwayPauseSeconds) }) : "",
+    boutsPerDay && boutsPerDay > 1 ? t("dose.bouts", { bouts: boutsPerDay }) : "",
   ]
     .filter(Boolean)
     .join(" · ");
@@ -104,6 +118,11 @@ export function sayChange(
 ): string {
   if (change.kind === "lane-ready") return t("change.lane-ready");
   if (change.kind === "offer") return t(`change.offer.${change.offer}`);
+  if (change.kind === "by-hand")
+    return t("change.byHand", {
+      variant: variantName?.(change.prescription.variantId) ?? "",
+      dose: sayDose(change.prescription, maximumN),
+    });
   if (change.kind === "suspend") return t(`change.suspend.${change.scope}`);
   const { effort } = change.prescription.dose;
   const force = change.knob === "effort" && effort && maximumN ? ` (${sayForce(effort, maximumN)})` : "";

@@ -145,6 +145,8 @@ export const exercise = {
   "dose.bodyWeight": "{percent} % of body weight",
   "dose.maximum": "{percent} % of the maximum",
   "dose.sets": "{sets} ×",
+  "dose.bouts": "{bouts} times a day",
+  "dose.halfway": "{seconds} s half-way up",
   "dose.leg.affected": "affected leg only",
   "dose.leg.other": "other leg only",
   "dose.reps": "{reps}",

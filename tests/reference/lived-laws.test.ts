@@ -133,7 +133,7 @@ function wrongWith(
   file: CaseFile,
   { stage }: CaseReview,
 ): string | null {
-  if (!change || !("prescription" in change)) return null;
+  if (!change || !("knob" in change)) return null;
   const exercise = file.exercises.find(({ id }) => id === exerciseId);
   if (!exercise) throw new Error(exerciseId);
   const { prescription: to } = change;

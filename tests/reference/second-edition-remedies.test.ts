@@ -136,7 +136,7 @@ describe("pain at a depth or arc", () => {
     });
     const book = bookOfBody({ heightM: 1.75 });
     const { change } = decide(input, undefined, book);
-    if (!change || !("prescription" in change)) throw new Error("an ease turns something");
+    if (!change || !("knob" in change)) throw new Error("an ease turns something");
     const bend = (prescribed: typeof prescription) => {
       const told = book.demandOf(exercise, prescribed);
       return told.ok ? told.demand.working.kneeFlexionDeg[1] : NaN;
@@ -158,7 +158,7 @@ describe("pain at a depth or arc", () => {
     });
     const { change } = decide(input);
     expect(change).toMatchObject({ kind: "variant", knob: "knee-travel", from: "free", to: "limited" });
-    if (!change || !("prescription" in change)) throw new Error("an ease turns something");
+    if (!change || !("knob" in change)) throw new Error("an ease turns something");
     expect(change.prescription).toMatchObject({ dose: strength, settings: { "knee-angle": 30 } });
     expect(variantOf(exercise, change.prescription.variantId).settings["knee-travel"]).toBe("limited");
   });

@@ -36,7 +36,7 @@ const contactsPerSecond = 2;
  *
  * Rests stand between sets (sets − 1 of them). Each side for itself: with alternating sides one leg rests while
  * the other works, so of a rest only what the other side's set and two changes do not already fill is waited;
- * without alternating, one side is finished first.
+ * without alternating, one side is finished first. Several bouts a day count with all of theirs; between them is no rest.
  *
  * @returns minutes in all, seconds of work and of rest (changes included), and ground contacts of both sides
  * @example doseMinutes({ dose: { sets: 3, reps: { low: 12, top: 12 }, tempo: "1.5-0-1.5-0", restSeconds: 90 }, sides: "both-together" })
@@ -47,19 +47,20 @@ export function doseMinutes(input: Static<typeof DoseMinutesInput>): DoseTime {
   const { dose } = input;
   const changeOver = input.changeOverSeconds ?? usualChangeOver;
   const setSeconds = secondsOfOneSet(dose);
-  const perSide = dose.sets * setSeconds;
-  const contactsPerSide = dose.sets * (dose.contacts?.top ?? 0);
+  const bouts = dose.boutsPerDay ?? 1;
+  const perSide = bouts * dose.sets * setSeconds;
+  const contactsPerSide = bouts * dose.sets * (dose.contacts?.top ?? 0);
   const gaps = dose.sets - 1;
-  if (input.sides !== "each-side") return total(perSide, gaps * dose.restSeconds, contactsPerSide);
+  if (input.sides !== "each-side") return total(perSide, bouts * gaps * dose.restSeconds, contactsPerSide);
   const rest =
     dose.alternateSides === false
       ? 2 * gaps * dose.restSeconds + changeOver
       : (2 * dose.sets - 1) * changeOver + gaps * Math.max(0, dose.restSeconds - setSeconds - 2 * changeOver);
-  return total(2 * perSide, rest, 2 * contactsPerSide);
+  return total(2 * perSide, bouts * rest, 2 * contactsPerSide);
 }
 
-function secondsOfOneSet({ reps, hold, contacts, minutes, tempo }: Dose): number {
-  if (reps) return reps.top * (tempoSeconds(tempo) + (hold?.top ?? 0));
+function secondsOfOneSet({ reps, hold, contacts, minutes, tempo, halfwayPauseSeconds }: Dose): number {
+  if (reps) return reps.top * (tempoSeconds(tempo) + (halfwayPauseSeconds ?? 0) + (hold?.top ?? 0));
   if (hold) return hold.top;
   if (contacts) return contacts.top / contactsPerSecond;
   return (minutes ?? 0) * 60;

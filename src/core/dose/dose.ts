@@ -79,10 +79,14 @@ export const Dose = Type.Object(
     /** Pull of the band at the stretch used, newtons, as the clinic measured it. */
     bandN: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 600 })),
     tempo: Type.Optional(Tempo),
+    /** A pause half-way up in every repetition, seconds, beside the two of the tempo. */
+    halfwayPauseSeconds: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 10 })),
     /** For work on each side: one leg rests while the other works. Left out: yes. */
     alternateSides: Type.Optional(Type.Boolean()),
     restSeconds: Type.Integer({ minimum: 0, maximum: 900 }),
     daysPerWeek: Type.Integer({ minimum: 1, maximum: 7 }),
+    /** How often a day all of it is done, as stretches are; once where left out. */
+    boutsPerDay: Type.Optional(Type.Integer({ minimum: 1, maximum: 10 })),
   },
   { additionalProperties: false, description: "Sets, work in a set, effort or load, rest and days a week." },
 );

@@ -16,6 +16,15 @@ export const Change = Type.Union([
     },
     { additionalProperties: false },
   ),
+  Type.Object(
+    {
+      kind: Type.Literal("by-hand"),
+      /** Knobs and fields of the dose that a clinician altered at once. */
+      altered: Type.Array(Type.String({ minLength: 1, maxLength: 40 }), { maxItems: 60 }),
+      prescription: Prescription,
+    },
+    { additionalProperties: false },
+  ),
   Type.Object({ kind: Type.Literal("lane-ready"), lane: Lane }, { additionalProperties: false }),
   Type.Object(
     {
@@ -33,6 +42,7 @@ export const Change = Type.Union([
   ),
 ]);
 export type Change = Static<typeof Change>;
+export type ByHandChange = Extract<Change, { kind: "by-hand" }>;
 export type TurnedChange = Extract<Change, { knob: string }>;
 
 /** A change of one knob to a given value. */

@@ -83,3 +83,53 @@ describe("an answer to a proposal", () => {
     expect(sign(easier, { proposal: stopped, alternatives: [offer({ direction: "easier" })] }).ok).toBe(true);
   });
 });
+
+describe("a dose by the clinician's own hand", () => {
+  const more = { ...prescription, dose: { ...prescription.dose, sets: 4, daysPerWeek: 4 } };
+  const less = { ...prescription, dose: { ...prescription.dose, sets: 1 } };
+  const own = (wanted: typeof prescription, outcome: Proposal["outcome"], over: object = {}) =>
+    signAnswer(
+      { action: "change", prescription: wanted, ...over },
+      { proposal: proposal({ outcome }), prescription, alternatives: [] },
+      at,
+    );
+
+  it("is one change of several knobs, with what was before", () => {
+    expect(own(more, "step-up")).toEqual({
+      ok: true,
+      applied: { kind: "by-hand", altered: ["sets", "daysPerWeek"], prescription: more },
+      signedChange: { at, direction: "harder", before: prescription },
+    });
+    expect(own(less, "hold")).toMatchObject({ signedChange: { direction: "easier", knob: "sets" } });
+  });
+  it("a field that is no knob is not called one", () => {
+    const rested = { ...prescription, dose: { ...prescription.dose, restSeconds: 300 } };
+    expect(own(rested, "hold")).toMatchObject({ ok: true, signedChange: { direction: "easier" } });
+    expect(own(rested, "hold")).not.toHaveProperty("signedChange.knob");
+  });
+  it("that changes nothing is no answer", () =>
+    expect(own(prescription, "hold")).toEqual(problem("/prescription")));
+
+  // A reason only where it goes against what is proposed.
+  it.each([
+    ["more, where a step up is proposed", more, "step-up", true],
+    ["more, where nothing is", more, "hold", false],
+    ["more, where it waits", more, "wait", false],
+    ["more, on a plateau", more, "plateau", false],
+    ["more, where an ease is due", more, "ease", false],
+    ["less, where an ease is due", less, "ease", true],
+    ["less, where a step up is proposed", less, "step-up", true],
+    ["less, where nothing is", less, "hold", true],
+  ] as const)("%s", (_what, wanted, outcome, goesUnasked) => {
+    expect(own(wanted, outcome).ok).toBe(goesUnasked);
+    expect(own(wanted, outcome, { reason: "Talked it over" }).ok).toBe(true);
+  });
+  it("nothing gets harder in a stopped item, or while a signal is open, whatever the reason", () => {
+    expect(own(more, "stop", { reason: "Talked it over" })).toEqual(problem("/prescription"));
+    const halted = { proposal: proposal(), prescription, alternatives: [], halted: true };
+    expect(signAnswer({ action: "change", prescription: more }, halted, at)).toEqual(
+      problem("/prescription"),
+    );
+    expect(signAnswer({ action: "change", prescription: less }, halted, at).ok).toBe(true);
+  });
+});

@@ -1,5 +1,7 @@
 import type { Proposal, SignedChange } from "~/core/decision/record/decide-input";
 import { canAccept } from "~/core/decision/record/can-accept";
+import { findKnob } from "~/core/exercise/knob";
+import { byHand } from "~/core/progression/by-hand";
 import type { Change, TurnedChange } from "~/core/progression/change";
 import type { Prescription } from "~/core/exercise/prescription";
 import type { FieldProblem } from "~/core/schema/field-problem";
@@ -16,6 +18,8 @@ export interface Answer {
   readonly reason?: string | undefined;
   readonly alternative?:
     { readonly direction: string; readonly kind: string; readonly knob: string } | undefined;
+  /** A whole prescription by the clinician's own hand, of the same exercise, that has been found sensible. */
+  readonly prescription?: Prescription | undefined;
 }
 
 /** What an answer is given to: the proposal, and what could be chosen instead. */
@@ -42,6 +46,8 @@ const refused = (path: string, problem: string): Signed => ({ ok: false, problem
  */
 export function signAnswer(answer: Answer, asked: Asked, at: string): Signed {
   const { proposal } = asked;
+  if (answer.action === "change" && answer.prescription)
+    return ownHand({ ...answer, prescription: answer.prescription }, asked, at);
   if (answer.action !== "accept" && !answer.reason)
     return refused("/reason", "is needed when you decide against the proposal");
   if (answer.action === "refuse") return { ok: true, applied: null, signedChange: null };
@@ -55,16 +61,43 @@ export function signAnswer(answer: Answer, asked: Asked, at: string): Signed {
   );
   if (!found) return refused("/alternative", "is not a change that this exercise has");
   if (proposal.outcome === "stop" && found.direction === "harder")
-    return refused("/alternative", "is not open: the item is stopped until it is cleared");
-  if (asked.halted && found.direction === "harder")
-    return refused(
-      "/alternative",
-      "is not open: a stop signal is open; nothing gets harder until it is cleared",
-    );
+    return refused("/alternative", stopsHarder);
+  if (asked.halted && found.direction === "harder") return refused("/alternative", haltsHarder);
   if (found.blockedBy !== null) return refused("/alternative", `is blocked: ${found.blockedBy}`);
   const { direction, blockedBy: _free, ...applied } = found;
   const signedChange: SignedChange = { at, direction, knob: applied.knob, before: asked.prescription };
   return { ok: true, applied, signedChange };
+}
+
+const stopsHarder = "is not open: the item is stopped until it is cleared";
+const haltsHarder = "is not open: a stop signal is open; nothing gets harder until it is cleared";
+
+/** A prescription of the clinician's own: a reason only where it goes against what is proposed. */
+function ownHand(
+  { reason, prescription }: Answer & { prescription: Prescription },
+  { proposal, halted, prescription: before }: Asked,
+  at: string,
+): Signed {
+  const hand = byHand(before, prescription);
+  if (!hand) return refused("/prescription", "changes nothing");
+  const { change: applied, direction, anyHarder } = hand;
+  if (anyHarder && proposal.outcome === "stop") return refused("/prescription", stopsHarder);
+  if (anyHarder && halted) return refused("/prescription", haltsHarder);
+  if (isAgainst(proposal, direction, anyHarder) && !reason)
+    return refused("/reason", "is needed when you decide against the proposal");
+  const [only, ...more] = applied.altered;
+  const knob = only !== undefined && more.length === 0 && findKnob(only) ? { knob: only } : {};
+  return { ok: true, applied, signedChange: { at, direction, before, ...knob } };
+}
+
+/** An ease or a stop that is not followed by something easier, or more than was proposed. */
+export function isAgainst(
+  { outcome }: Pick<Proposal, "outcome">,
+  direction: "harder" | "easier" | "other",
+  anyHarder: boolean,
+): boolean {
+  if (outcome === "ease" || outcome === "stop") return direction !== "easier";
+  return anyHarder && outcome !== "step-up";
 }
 
 /**

@@ -11,6 +11,7 @@ import { sayTime, t } from "~/messages/say";
 import ClearForm from "./ClearForm";
 import SuspectForm from "./SuspectForm";
 
+const PrescribeForm = later(() => import("~/islands/prescribe/PrescribeForm"));
 const AgainstForm = later(() => import("./AgainstForm"));
 
 interface Props {
@@ -21,7 +22,7 @@ interface Props {
   onStale: (next: StairView) => void;
 }
 
-type Against = "change" | "refuse";
+type Against = "change" | "refuse" | "by-hand";
 
 /** A proposal with its rule, evidence and change; signed, changed or refused here. */
 export default function ProposalPanel({ stair, item, signable, onSigned, onStale }: Props) {
@@ -98,6 +99,9 @@ export default function ProposalPanel({ stair, item, signable, onSigned, onStale
           <button type="button" className="btn" disabled={busy} onClick={() => setAgainst("change")}>
             {t("sign.change")}
           </button>
+          <button type="button" className="btn" disabled={busy} onClick={() => setAgainst("by-hand")}>
+            {t("prescribe.open")}
+          </button>
           {acceptable && (
             <button type="button" className="btn" disabled={busy} onClick={() => setAgainst("refuse")}>
               {t("sign.refuse")}
@@ -105,7 +109,16 @@ export default function ProposalPanel({ stair, item, signable, onSigned, onStale
           )}
         </div>
       )}
-      {against && (
+      {against === "by-hand" && (
+        <PrescribeForm
+          stair={stair}
+          item={item}
+          onCancel={() => setAgainst(null)}
+          onSigned={onSigned}
+          onStale={onStale}
+        />
+      )}
+      {against && against !== "by-hand" && (
         <AgainstForm
           kind={against}
           item={item}

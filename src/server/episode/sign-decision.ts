@@ -10,6 +10,17 @@ import { signAnswer } from "~/core/review/signed-change";
 import { appendFact } from "~/server/facts/sql";
 import { stairView } from "./stair-view";
 import { writeFact } from "~/server/episode/write-fact";
+import { doneBefore } from "~/core/case/done-before";
+import { limitsOfItem } from "~/core/case/in-force";
+import { amountsOfDose, mostOf } from "~/core/dose/amounts";
+import { variantOf } from "~/core/exercise/exercise";
+import type { Prescription } from "~/core/exercise/prescription";
+import { obstacle } from "~/core/limit/obstacle";
+import { stageOf } from "~/core/pathway/pathway";
+import { prescriptionProblems } from "~/core/progression/prescription-problems";
+import { localDay } from "~/core/schedule/local-day";
+import type { LoadedCase } from "~/server/case/make-case";
+import { askIfMeant } from "~/server/write/meant-so";
 
 /**
  * Signs a clinician's answer to a proposal: accept, change or refuse. The proposal is computed again from the record
@@ -27,6 +38,7 @@ export async function signDecision(
     const item = view.items.find((candidate) => candidate.itemId === body.itemId);
     if (!item) throw refused([{ path: "/itemId", problem: "is not in this patient's plan" }]);
     if (body.expectedVersion !== loaded.head.version) throw stale(view, item);
+    if (body.prescription) checkOwn(loaded, item, body.prescription, body.meant);
     const signed = signAnswer(body, { ...item, halted: haltsOf(loaded.file).length > 0 }, writing.at);
     if (!signed.ok) throw refused(signed.problems);
     const { applied, signedChange } = signed;
@@ -53,6 +65,36 @@ export async function signDecision(
       });
     }
   });
+}
+
+/** A prescription of the clinician's own must make sense, keep every limit, and be meant where amounts stand out. */
+function checkOwn(
+  loaded: LoadedCase,
+  { itemId, exercise, prescription: before }: StairItem,
+  prescription: Prescription,
+  meant: boolean | undefined,
+): void {
+  const { file } = loaded;
+  const both = file.episode.involvedSide === "both";
+  const problems = prescriptionProblems(exercise, prescription, both, "/prescription");
+  if (problems.length > 0) throw refused(problems);
+  const own = file.items.find(({ id }) => id === itemId);
+  const limits = own ? limitsOfItem(file, stageOf(file.pathway, loaded.review().stage), own) : [];
+  const variant = variantOf(exercise, prescription.variantId);
+  const today = localDay(file.asOf, file.zone);
+  const stop = obstacle(prescription, variant, exercise, limits, today, loaded.book());
+  if (stop) throw refused([{ path: "/prescription", problem: `is blocked: ${stop.says}` }]);
+  const known = mostOf([
+    amountsOfDose(before.dose),
+    amountsOfDose(variant.dose),
+    doneBefore(file, exercise.id),
+  ]);
+  const typed = {
+    now: amountsOfDose(prescription.dose),
+    before: known,
+    pathOf: (key: string) => `/prescription/dose/${key}`,
+  };
+  askIfMeant([typed], file, meant);
 }
 
 function stale(view: StairView, item: StairItem): ApiProblem {

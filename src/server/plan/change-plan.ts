@@ -1,5 +1,5 @@
 import { v7 as uuid } from "uuid";
-import { doseProblems } from "~/core/progression/dose-problems";
+import { prescriptionProblems } from "~/core/progression/prescription-problems";
 import { amountsOfDose, mostOf } from "~/core/dose/amounts";
 import { planTotals } from "~/core/progression/plan-totals";
 import { countedItem } from "~/core/progression/counted-item";
@@ -11,7 +11,6 @@ import type { CircumstancesBody, EndingBody, ItemBody, PlanWritten } from "~/con
 import type { FieldProblem } from "~/core/schema/field-problem";
 import { stageOf } from "~/core/pathway/pathway";
 import { firstPrescription, type Exercise, type Variant } from "~/core/exercise/exercise";
-import { findKnob } from "~/core/exercise/knob";
 import type { Prescription } from "~/core/exercise/prescription";
 import { obstacle } from "~/core/limit/obstacle";
 import { isBinding, type Restriction } from "~/core/limit/restriction";
@@ -30,7 +29,6 @@ import type { LoadedCase } from "~/server/case/make-case";
 import { sayPlanTotal } from "~/messages/plan-totals";
 import { askIfMeant, type Typed } from "~/server/write/meant-so";
 import { countedItems, planView } from "./read-plan";
-import { legProblems } from "~/core/exercise/leg-problems";
 import { sidesOf } from "~/core/exercise/sides-of";
 
 /**
@@ -52,9 +50,7 @@ export function addItem(staff: StaffContext, episodeId: string, body: ItemBody):
     const prescription = prescribed(variant, body);
     const barred = limitsInTheWay(loaded, exercise, variant, prescription);
     const problems = [
-      ...settingProblems(variant, body),
-      ...doseProblems(prescription.dose, variant, "/dose"),
-      ...legProblems(exercise, prescription, file.episode.involvedSide === "both", "/leg"),
+      ...prescriptionProblems(exercise, prescription, file.episode.involvedSide === "both"),
       ...planProblems(scope, exercise),
     ];
     if (problems.length > 0) throw refused(problems);
@@ -142,15 +138,6 @@ function prescribed(variant: Variant, { settings, dose, leg }: ItemBody): Prescr
     dose: dose ?? first.dose,
     ...(leg === undefined ? {} : { leg }),
   };
-}
-
-/** Only knobs that the variant has, at values that exist. */
-function settingProblems(variant: Variant, { settings = {} }: ItemBody): FieldProblem[] {
-  return Object.entries(settings).flatMap(([name, value]) => {
-    const path = `/settings/${name}`;
-    if (variant.settings[name] === undefined) return [{ path, problem: "is not a knob of this variant" }];
-    return findKnob(name)?.accepts(value) ? [] : [{ path, problem: `cannot stand at ${value}` }];
-  });
 }
 
 const haltedProblem: FieldProblem = {

@@ -1,0 +1,165 @@
+import type { Dose } from "~/core/dose/dose";
+import { doseStyle, doseStyleList, type Work } from "~/core/dose/dose-style";
+import { steadyTempo } from "~/core/dose/tempo";
+import type { Variant } from "~/core/exercise/exercise";
+import { knobByName } from "~/core/exercise/knob";
+import type { KnobValue, Prescription } from "~/core/exercise/prescription";
+
+/** A prescription as it stands in the form; numbers are text until they are signed. */
+export interface PrescribeDraft {
+  variantId: string;
+  settings: Record<string, string>;
+  style: Dose["style"];
+  policy: Dose["policy"];
+  sets: string;
+  reps: { bottom: string; top: string };
+  hold: { bottom: string; top: string };
+  contacts: { bottom: string; top: string };
+  minutes: string;
+  loadKg: string;
+  effort: { low: string; high: string };
+  bandN: string;
+  /** Down, pause, up, pause at the top, seconds. */
+  tempo: [string, string, string, string];
+  halfway: string;
+  restSeconds: string;
+  daysPerWeek: string;
+  boutsPerDay: string;
+  leg: "" | NonNullable<Prescription["leg"]>;
+  /** What of the dose the form does not ask about; shares of a weight end once somebody types kilograms. */
+  kept: Pick<Dose, "alternateSides" | "bodyWeightPercent" | "maximumPercent">;
+}
+
+const text = (value: number | undefined) => (value === undefined ? "" : String(value));
+const rangeText = (range: Dose["reps"]) => ({ bottom: text(range?.bottom), top: text(range?.top) });
+
+/** The form filled with a prescription. */
+export function draftOf({ variantId, settings, dose, leg }: Prescription): PrescribeDraft {
+  const [down = "", low = "", up = "", top = ""] = (dose.tempo ?? "").split("-");
+  return {
+    variantId,
+    settings: Object.fromEntries(Object.entries(settings).map(([name, value]) => [name, String(value)])),
+    style: dose.style,
+    policy: dose.policy,
+    sets: text(dose.sets),
+    reps: rangeText(dose.reps),
+    hold: rangeText(dose.hold),
+    contacts: rangeText(dose.contacts),
+    minutes: text(dose.minutes),
+    loadKg: text(dose.loadKg),
+    effort: { low: text(dose.effort?.lowPercent), high: text(dose.effort?.highPercent) },
+    bandN: text(dose.bandN),
+    tempo: [down, low, up, top],
+    halfway: text(dose.halfwayPauseSeconds),
+    restSeconds: text(dose.restSeconds),
+    daysPerWeek: text(dose.daysPerWeek),
+    boutsPerDay: text(dose.boutsPerDay),
+    leg: leg ?? "",
+    kept: keptOf(dose),
+  };
+}
+
+function keptOf({ alternateSides, bodyWeightPercent, maximumPercent }: Dose): PrescribeDraft["kept"] {
+  return {
+    ...(alternateSides === undefined ? {} : { alternateSides }),
+    ...(bodyWeightPercent === undefined ? {} : { bodyWeightPercent }),
+    ...(maximumPercent === undefined ? {} : { maximumPercent }),
+  };
+}
+
+/** A dose of the style as it usually begins, in the form; the load, and what the movement is, stay. */
+export function styled(draft: PrescribeDraft, style: Dose["style"]): PrescribeDraft {
+  const { usual } = doseStyle(style);
+  const kept = draft.loadKg === "" ? {} : { loadKg: numberOf(draft.loadKg) ?? 0 };
+  const dose: Dose = { style, ...usual, ...kept };
+  return {
+    ...draftOf({ variantId: draft.variantId, settings: {}, dose }),
+    settings: draft.settings,
+    leg: draft.leg,
+  };
+}
+
+/** The form moved to another variant: its own settings, with the dose as it was typed. */
+export const movedTo = (draft: PrescribeDraft, { id, settings }: Variant): PrescribeDraft => ({
+  ...draft,
+  variantId: id,
+  settings: Object.fromEntries(
+    Object.entries(settings).map(([name, value]) => [name, draft.settings[name] ?? String(value)]),
+  ),
+});
+
+/** Styles that make sense for the contraction in the form, the present one among them. */
+export function stylesFor({ settings, style }: PrescribeDraft): Dose["style"][] {
+  const contraction = settings["contraction"];
+  return doseStyleList
+    .filter(
+      ({ name, contractions }) =>
+        name === style || !contractions || !contraction || contractions.includes(contraction),
+    )
+    .map(({ name }) => name);
+}
+
+/** What a set may be counted in, in this style. */
+export const workOf = (style: Dose["style"]): readonly Work[] => doseStyle(style).work;
+
+/** A number as people type it, with a point or a comma; null where there is none. */
+export function numberOf(typed: string): number | null {
+  const trimmed = typed.trim().replace(",", ".");
+  return trimmed === "" || !Number.isFinite(Number(trimmed)) ? null : Number(trimmed);
+}
+
+/** The prescription of the form. What is not a number is left out, and the answer then says what is missing. */
+export function prescriptionOf(draft: PrescribeDraft): Prescription {
+  const { variantId, settings, style, policy, leg } = draft;
+  const { bodyWeightPercent: _share, maximumPercent: _ofMost, ...always } = draft.kept;
+  const work = workOf(style);
+  const ranges = (["reps", "hold", "contacts"] as const).flatMap((key) => {
+    const range = work.includes(key) ? rangeOf(draft[key]) : null;
+    return range ? [[key, range]] : [];
+  });
+  const dose: Dose = {
+    style,
+    policy,
+    ...(numberOf(draft.loadKg) === null ? draft.kept : always),
+    sets: numberOf(draft.sets) ?? 0,
+    ...(Object.fromEntries(ranges) as Pick<Dose, "reps" | "hold" | "contacts">),
+    ...optional("minutes", work.includes("minutes") ? draft.minutes : ""),
+    ...optional("loadKg", draft.loadKg),
+    ...optional("bandN", draft.bandN),
+    ...effortOf(draft.effort),
+    ...tempoOf(draft.tempo),
+    ...optional("halfwayPauseSeconds", draft.halfway),
+    restSeconds: numberOf(draft.restSeconds) ?? 0,
+    daysPerWeek: numberOf(draft.daysPerWeek) ?? 0,
+    ...optional("boutsPerDay", draft.boutsPerDay),
+  };
+  const set = Object.entries(settings).map(([name, typed]): [string, KnobValue] => {
+    const worded = knobByName(name).words !== undefined || name === "arc";
+    return [name, worded ? typed : (numberOf(typed) ?? typed)];
+  });
+  return { variantId, settings: Object.fromEntries(set), dose, ...(leg === "" ? {} : { leg }) };
+}
+
+/** One end alone is both ends. */
+function rangeOf({ bottom, top }: { bottom: string; top: string }) {
+  const [low, high] = [numberOf(bottom), numberOf(top)];
+  const [from, to] = [low ?? high, high ?? low];
+  return from === null || to === null ? null : { bottom: from, top: to };
+}
+
+function optional<K extends string>(key: K, typed: string): Partial<Record<K, number>> {
+  const value = numberOf(typed);
+  return (value === null ? {} : { [key]: value }) as Partial<Record<K, number>>;
+}
+
+function effortOf({ low, high }: PrescribeDraft["effort"]): Pick<Dose, "effort"> {
+  const range = rangeOf({ bottom: low, top: high });
+  return range ? { effort: { lowPercent: range.bottom, highPercent: range.top } } : {};
+}
+
+/** A tempo of which some parts were typed has the steady cadence's for the others. */
+function tempoOf(tempo: PrescribeDraft["tempo"]): Pick<Dose, "tempo"> {
+  if (tempo.every((part) => part.trim() === "")) return {};
+  const steady = steadyTempo.split("-");
+  return { tempo: tempo.map((part, n) => numberOf(part) ?? steady[n]).join("-") };
+}

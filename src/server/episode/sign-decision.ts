@@ -13,7 +13,7 @@ import { writeFact } from "~/server/episode/write-fact";
 import { doneBefore } from "~/core/case/done-before";
 import { limitsOfItem } from "~/core/case/in-force";
 import { amountsOfDose, mostOf } from "~/core/dose/amounts";
-import { variantOf } from "~/core/exercise/exercise";
+import { firstPrescription, variantOf } from "~/core/exercise/exercise";
 import type { Prescription } from "~/core/exercise/prescription";
 import { obstacle } from "~/core/limit/obstacle";
 import { stageOf } from "~/core/pathway/pathway";
@@ -78,6 +78,12 @@ function checkOwn(
   const both = file.episode.involvedSide === "both";
   const problems = prescriptionProblems(exercise, prescription, both, "/prescription");
   if (problems.length > 0) throw refused(problems);
+  const told = loaded.book().demandOf(exercise, prescription);
+  const isDrawn = loaded
+    .book()
+    .demandOf(exercise, firstPrescription(variantOf(exercise, prescription.variantId))).ok;
+  if (!told.ok && isDrawn)
+    throw refused([{ path: "/prescription/settings", problem: `go beyond this body: ${told.why}` }]);
   const own = file.items.find(({ id }) => id === itemId);
   const limits = own ? limitsOfItem(file, stageOf(file.pathway, loaded.review().stage), own) : [];
   const variant = variantOf(exercise, prescription.variantId);

@@ -194,7 +194,7 @@ export const judgement = {
   "prescribe.tempo.top": "high",
   "prescribe.tempo.halfway": "half up",
   "prescribe.upTo": "{what}, up to",
-  "prescribe.legs": "Legs",
+  "prescribe.legs": "Which leg",
   "prescribe.eachLeg": "each in turn",
   "prescribe.onlyLeg": "{side} only",
   "prescribe.same": "Nothing changed yet",

@@ -67,3 +67,25 @@ it("a new limit of the surgeon names the items it rules out, with its words, and
   expect(await box.getByLabel("To °").inputValue()).toBe("20");
   expect(await box.getByLabel("Until").inputValue()).toBe("2026-04-30");
 });
+
+it("any dose is typed by hand on the stair, its reason asked only where it goes against, and stands there signed", async () => {
+  const { page } = at.person;
+  await openStair(page, "Falkenrath");
+  const hinge = page.getByTestId("item-hinge");
+  await hinge.locator("button").first().click();
+  await hinge.getByRole("button", { name: "Set dose by hand" }).click();
+  const form = page.getByTestId("prescribe");
+  await form.getByText("Nothing changed yet").waitFor();
+  await form.getByLabel("Sets", { exact: true }).fill("2");
+  await form.getByLabel("Rest (s)").fill("200");
+  await form.getByText(/^2 × /).waitFor();
+  expect(await form.getByRole("textbox", { name: /Reason/ }).count()).toBe(0);
+  await form.getByLabel("down", { exact: true }).fill("4");
+  await form.getByLabel("half up").fill("2");
+  await form.getByRole("textbox", { name: /Reason/ }).fill("Slower, she rushes the way down");
+  await page.keyboard.press("Tab");
+  await page.keyboard.press("Enter");
+  await form.waitFor({ state: "detached" });
+  expect(await hinge.innerText()).toContain("2 × ");
+  expect(await hinge.innerText()).toContain("tempo 4-0-1.5-0 · 2 s half-way up");
+});

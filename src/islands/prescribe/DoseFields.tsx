@@ -1,4 +1,5 @@
 import { useFormContext, useWatch } from "react-hook-form";
+import { steadyTempo } from "~/core/dose/tempo";
 import type { Variant } from "~/core/exercise/exercise";
 import { t } from "~/messages/say";
 import NumberField from "./NumberField";
@@ -48,7 +49,7 @@ export default function DoseFields({ variant }: { variant: Variant }) {
       )}
       <NumberField label={t("prescribe.rest")} unit="s" name="restSeconds" />
       <NumberField label={t("prescribe.days")} name="daysPerWeek" />
-      <NumberField label={t("prescribe.bouts")} name="boutsPerDay" />
+      <NumberField label={t("prescribe.bouts")} name="boutsPerDay" empty="1" />
       {work.includes("reps") && (
         <fieldset>
           <legend className="text-sm font-medium">{t("prescribe.tempo")}</legend>
@@ -59,9 +60,10 @@ export default function DoseFields({ variant }: { variant: Variant }) {
                 small
                 label={t(`prescribe.tempo.${part}`)}
                 name={`tempo.${n as 0 | 1 | 2 | 3}`}
+                empty={steadyTempo.split("-")[n] ?? ""}
               />
             ))}
-            <NumberField small label={t("prescribe.tempo.halfway")} name="halfway" />
+            <NumberField small label={t("prescribe.tempo.halfway")} name="halfway" empty="0" />
           </div>
         </fieldset>
       )}

@@ -9,10 +9,12 @@ interface Props {
   to?: FieldPath<PrescribeFields>;
   unit?: string;
   small?: boolean;
+  /** What an empty field means. */
+  empty?: string;
 }
 
 /** A number with its unit, or a range of two. */
-export default function NumberField({ label, name, to, unit, small }: Props) {
+export default function NumberField({ label, name, to, unit, small, empty }: Props) {
   const { register } = useFormContext<PrescribeFields>();
   const box = `input ${small ? "w-13 px-2" : "w-16 px-2"} text-center`;
   return (
@@ -22,7 +24,13 @@ export default function NumberField({ label, name, to, unit, small }: Props) {
         {unit ? ` (${unit})` : ""}
       </label>
       <span className="flex items-center gap-1">
-        <input id={`prescribe-${name}`} className={box} inputMode="decimal" {...register(name)} />
+        <input
+          id={`prescribe-${name}`}
+          className={box}
+          inputMode="decimal"
+          placeholder={empty}
+          {...register(name)}
+        />
         {to && (
           <>
             <span aria-hidden>–</span>

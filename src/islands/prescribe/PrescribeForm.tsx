@@ -59,11 +59,11 @@ export default function PrescribeForm({ stair, item, onCancel, onSigned, onStale
   return (
     <FormProvider {...form}>
       <form
-        className="bg-base-200 mt-2 flex flex-col gap-3 rounded-md p-2"
+        className="bg-base-200 clear-both mt-2 flex flex-col gap-3 rounded-md p-2"
         data-testid="prescribe"
         onSubmit={(event) => void handleSubmit(() => sign(meant))(event)}
       >
-        <div className="grid grid-cols-2 gap-2">
+        <div className="grid gap-2 sm:grid-cols-2">
           <label className="text-sm font-medium">
             {t("prescribe.variant")}
             <select

@@ -11,14 +11,14 @@ const fadesDeg = 25;
 /** Where the bend of a movement hurt, day by day: from straight on the left to bent on the right, the painful part filled. */
 export default function ArcGauge({ arcs }: { arcs: readonly Arc[] }) {
   return (
-    <section aria-label={t("arcs.title")} className="my-2 text-sm" data-testid="pain-arcs">
+    <section aria-label={t("arcs.title")} className="clear-both mt-2 text-sm" data-testid="pain-arcs">
       <h3 className="font-medium">
         {t("arcs.title")}{" "}
         <span className="text-base-content/75 font-normal">{t("arcs.scale", { most: mostDeg })}</span>
       </h3>
       <ol>
         {arcs.map((arc) => (
-          <li key={arc.date} className="grid grid-cols-[5.5rem_minmax(3rem,1fr)_auto] items-center gap-2">
+          <li key={arc.date} className="grid grid-cols-[5.5rem_minmax(3rem,1fr)_8.5rem] items-center gap-2">
             <span>{sayDate(arc.date)}</span>
             <span className="bg-base-200 rounded-field relative h-3" aria-hidden>
               <span

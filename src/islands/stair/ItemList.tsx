@@ -77,7 +77,6 @@ export default function ItemList({ stair, signable, selected, onSelect, onSigned
                     {t(`lane.${item.lane}`)} · {item.variantName}
                     {settings(item)}
                   </p>
-                  {item.painArcs.length > 0 && <ArcGauge arcs={item.painArcs} />}
                   <ProposalPanel
                     key={`${item.itemId} ${stair.version} ${stair.school}`}
                     stair={stair}
@@ -86,6 +85,7 @@ export default function ItemList({ stair, signable, selected, onSelect, onSigned
                     onSigned={onSigned}
                     onStale={onStale}
                   />
+                  {item.painArcs.length > 0 && <ArcGauge arcs={item.painArcs} />}
                 </div>
               )}
             </li>

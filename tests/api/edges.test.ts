@@ -195,6 +195,20 @@ describe("what the database or the platform could not take is refused before", (
 });
 
 describe("files and pages go out compressed", () => {
+  it("an idle connection is kept longer than a proxy or a browser keeps it", async () => {
+    const kept = await new Promise<string | undefined>((resolve, reject) => {
+      const agent = new http.Agent({ keepAlive: true });
+      http
+        .get(`${url}/ready`, { agent }, (reply) => {
+          reply.resume();
+          agent.destroy();
+          resolve(reply.headers["keep-alive"]);
+        })
+        .once("error", reject);
+    });
+    expect(Number(/timeout=(\d+)/.exec(kept ?? "")?.[1])).toBeGreaterThan(60);
+  });
+
   it("hashed files are kept for a year and come small", async () => {
     const page = await fetch(`${url}/sign-in`, { headers: { "accept-encoding": "br" } });
     expect(page.headers.get("content-encoding")).toBe("br");

@@ -137,7 +137,7 @@ describe("npm start", () => {
     expect(idOf(entries)).not.toContain(session.id);
     fresh.child.kill("SIGTERM");
     expect(await ended(fresh.child)).toBe(0);
-  });
+  }, 120_000);
 
   it("an unknown flag is a sentence, not a stack", async () => {
     const wrong = await start(["--fresh"]);

@@ -37,16 +37,14 @@ interface Candidate {
   readonly prescription: Prescription;
 }
 
-/** Lanes in which work of one leg keeps some strength of the other (cross-education: Munn 2004, recalled). */
-const strengthLanes: ReadonlySet<Lane> = new Set([
-  "knee-extensors",
-  "hamstrings",
-  "adductors",
-  "hip-abductors",
-  "hip-extensors",
-  "hip-flexors",
-  "hip-rotators",
-  "calf",
+/** Lanes that are no strength of a leg: in every other, work of one leg keeps some of the other's (cross-education: Munn 2004, recalled). */
+const notOfOneLeg: ReadonlySet<Lane> = new Set([
+  "trunk",
+  "balance",
+  "landing",
+  "running",
+  "mobility",
+  "upper-body",
 ]);
 
 const alternativesShown = 6;
@@ -159,7 +157,7 @@ function placedLane(
     );
   const forBoth = fitting();
   // Nothing for the affected leg: its strength is kept best by the other one's meanwhile, where there is an other one.
-  const onOther = forBoth.length === 0 && strengthLanes.has(lane) && input.intake.involvedSide !== "both";
+  const onOther = forBoth.length === 0 && !notOfOneLeg.has(lane) && input.intake.involvedSide !== "both";
   const candidates = onOther ? fitting("other") : forBoth;
   const leftOut = [...barred].map(([says, count]) => ({ says, count })).sort((a, b) => b.count - a.count);
   const first = stage.lanes.find((entry) => entry.lane === lane)?.first ?? [];

@@ -41,8 +41,12 @@ const rooms = {
     tests: [
       "src/core/progression/**/*.test.ts",
       "src/catalogue/exercises/*.test.ts",
+      "src/core/limit/one-leg.test.ts",
       "tests/reference/loads-and-minutes.test.ts",
       "tests/reference/stage-coverage.test.ts",
+      "tests/reference/worked-examples.test.ts",
+      "tests/reference/second-edition-shelf.test.ts",
+      "tests/reference/second-edition-remedies.test.ts",
     ],
   },
   exercise: { mutate: ["src/core/exercise/**/*.ts"], tests: ["src/core/exercise/**/*.test.ts"] },

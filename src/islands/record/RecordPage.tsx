@@ -6,10 +6,10 @@ import { documentKinds } from "~/contract/record";
 import { sayTime, t } from "~/messages/say";
 import { later } from "~/islands/frame/later";
 import EntryBody from "./EntryBody";
-import ExerciseOverTime from "./ExerciseOverTime";
 import ReplayNote from "./ReplayNote";
 import { island } from "~/islands/frame/island";
 
+const ExerciseOverTime = later(() => import("./ExerciseOverTime"));
 const DayByDay = later(() => import("./DayByDay"));
 
 type Kind = RecordEntry["kind"];

@@ -20,6 +20,8 @@ export interface RecordView {
   readonly today: string;
   /** Local date on which the present prescription began to hold. */
   readonly prescribedOn: string;
+  /** Local date of a clinician's last answer; null where nobody has answered. */
+  readonly answeredOn: string | null;
   /** All judged training days up to now. */
   readonly allDays: readonly DayJudgement[];
   /** Days worked at the present prescription. */
@@ -59,6 +61,7 @@ export function viewRecord(
     input: known,
     today,
     prescribedOn: localDay(input.prescribedAt, input.zone),
+    answeredOn: known.answeredAt === undefined ? null : localDay(known.answeredAt, input.zone),
     allDays,
     days: allDays.filter((day) => after(day.lastSessionAt, input.prescribedAt)),
     lastChange: known.changes.at(-1),

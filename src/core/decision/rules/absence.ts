@@ -1,5 +1,5 @@
 import type { DayJudgement } from "~/core/response/judge-day";
-import { daysBetween, localDay } from "~/core/schedule/local-day";
+import { daysBetween } from "~/core/schedule/local-day";
 import { after, type RecordView } from "~/core/decision/record/record-view";
 import { goodSince } from "./due-days";
 
@@ -16,13 +16,13 @@ export const rebaselineAfterDays = 28;
  *
  * @param until the later day; today when left out
  */
-function gapAfter(day: DayJudgement, { input, today }: RecordView, until: string = today): number {
-  const { prescribedAt, answeredAt, zone } = input;
-  const answeredOn = answeredAt === undefined ? undefined : localDay(answeredAt, zone);
-  const toAbsence = answeredOn !== undefined && daysBetween(day.date, answeredOn) >= absentFromDays;
-  const from = [day.date, localDay(prescribedAt, zone), ...(toAbsence ? [answeredOn] : [])].filter(
-    (date) => date <= until,
-  );
+function gapAfter(
+  day: DayJudgement,
+  { prescribedOn, answeredOn, today }: RecordView,
+  until: string = today,
+): number {
+  const toAbsence = answeredOn !== null && daysBetween(day.date, answeredOn) >= absentFromDays;
+  const from = [day.date, prescribedOn, ...(toAbsence ? [answeredOn] : [])].filter((date) => date <= until);
   return daysBetween(
     from.reduce((a, b) => (b > a ? b : a), day.date),
     until,

@@ -23,7 +23,8 @@ describe("a change by hand", () => {
     ["a range from lower down", dosed({ reps: { bottom: 6, top: 12 } }), "easier", ["reps"]],
     ["a range that goes further", dosed({ reps: { bottom: 8, top: 15 } }), "harder", ["reps"]],
     ["a range shifted both ways", dosed({ reps: { bottom: 6, top: 15 } }), "other", ["reps"]],
-    ["heavier with fewer sets", dosed({ loadKg: 5, sets: before.dose.sets - 1 }), "easier", ["load", "sets"]],
+    ["a first load", dosed({ loadKg: 5 }), "harder", ["load"]],
+    ["heavier with fewer sets", dosed({ loadKg: 5, sets: before.dose.sets - 1 }), "other", ["load", "sets"]],
     ["a higher step", { ...before, settings: { "step-height": 20 } }, "harder", ["step-height"]],
     ["only the other leg", { ...before, leg: "other" as const }, "easier", ["leg"]],
   ])("%s", (_what, after, direction, altered) => {
@@ -39,6 +40,10 @@ describe("a change by hand", () => {
       dosed({ sets: before.dose.sets - 1, daysPerWeek: before.dose.daysPerWeek + 1 }),
     );
     expect(mixed).toMatchObject({ direction: "other", anyHarder: true });
+  });
+  it("to where a knob has nothing to be compared with may be harder, and is not called easier", () => {
+    const vanished = byHand({ ...before, settings: { "step-height": 10, support: "none" } }, before);
+    expect(vanished).toMatchObject({ direction: "other", anyHarder: true });
   });
   it("back from one leg to both asks more of the affected one", () => {
     expect(byHand({ ...before, leg: "other" }, before)).toMatchObject({ direction: "harder" });

@@ -8,7 +8,7 @@ export interface ByHand {
   readonly change: ByHandChange;
   /** Harder or easier where everything altered goes one way; else 'other'. */
   readonly direction: "harder" | "easier" | "other";
-  /** Something of it asks more than before, whatever else asks less. */
+  /** Something of it asks more than before, or may, whatever else asks less: a knob that only one of the two has is not compared. */
   readonly anyHarder: boolean;
 }
 
@@ -50,25 +50,32 @@ export function byHand(before: Prescription, after: Prescription): ByHand | null
   ];
   const isSameVariant = before.variantId === after.variantId;
   if (ways.length === 0 && isSameVariant) return null;
-  const anyHarder = ways.some((way) => way > 0);
-  const anyEasier = ways.some((way) => way < 0);
+  const isHarder = ways.some((way) => way > 0);
+  const isEasier = ways.some((way) => way < 0);
   return {
     change: {
       kind: "by-hand",
       altered: [...new Set([...knobs, ...bottoms, ...fields, ...(before.leg === after.leg ? [] : ["leg"])])],
       prescription: after,
     },
-    direction: anyHarder === anyEasier ? "other" : anyHarder ? "harder" : "easier",
-    anyHarder,
+    direction: isHarder === isEasier ? "other" : isHarder ? "harder" : "easier",
+    anyHarder: isHarder || knobs.some((name) => isUnclear(name, before, after)),
   };
 }
 
-/** 1 where a knob stands harder than before, −1 easier; one that only one of the two has is neither. */
+/** Where a knob stands; without a load is a load of nothing. */
+const stands = (name: string, prescription: Prescription) =>
+  knobByName(name).read(prescription) ?? (name === "load" ? 0 : undefined);
+
+const isUnclear = (name: string, before: Prescription, after: Prescription): boolean =>
+  stands(name, before) === undefined || stands(name, after) === undefined;
+
+/** 1 where a knob stands harder than before, −1 easier; 0 where only one of the two has it. */
 function knobWay(name: string, before: Prescription, after: Prescription): number {
-  const knob = knobByName(name);
-  const [from, to] = [knob.read(before), knob.read(after)];
+  const [from, to] = [stands(name, before), stands(name, after)];
   if (from === undefined || to === undefined) return 0;
-  return Math.sign(knob.rank(to) - knob.rank(from));
+  const { rank } = knobByName(name);
+  return Math.sign(rank(to) - rank(from));
 }
 
 function amount({ dose }: Prescription, field: keyof typeof others): number {

@@ -81,7 +81,10 @@ function keeps(
   const all = under.flatMap(predicatesOf);
   if (!asked.ok)
     return all.every(({ kind }) => !["range", "weight", "legs", "straight-leg-raise"].includes(kind));
-  return all.every((ask) => brokenBy(ask, { demand: asked.demand, involved: "both", kit: [] }) === null);
+  // Where only one leg works, the affected one works, or is the other one.
+  const involved = { affected: "working", other: "other", each: "both" } as const;
+  const leg = involved[prescription.leg ?? "each"];
+  return all.every((ask) => brokenBy(ask, { demand: asked.demand, involved: leg, kit: [] }) === null);
 }
 
 describe("whatever comes out breaks no limit in force", () => {

@@ -3,8 +3,7 @@ import { steadyTempo } from "~/core/dose/tempo";
 import type { Variant } from "~/core/exercise/exercise";
 import { t } from "~/messages/say";
 import NumberField from "./NumberField";
-import type { PrescribeFields } from "./PrescribeForm";
-import { workOf } from "./prescribe-draft";
+import { workOf, type PrescribeFields } from "./prescribe-draft";
 
 /** Words for an effort, and the band of the maximum that each is (common practice). */
 const efforts = { light: [30, 40], moderate: [50, 70], hard: [70, 85], most: [85, 100] } as const;

@@ -1,6 +1,6 @@
 import { useFormContext, type FieldPath } from "react-hook-form";
 import { t } from "~/messages/say";
-import type { PrescribeFields } from "./PrescribeForm";
+import type { PrescribeFields } from "./prescribe-draft";
 
 interface Props {
   label: string;

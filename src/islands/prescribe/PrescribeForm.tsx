@@ -13,7 +13,15 @@ import { sayDose } from "~/messages/describe";
 import { label, t } from "~/messages/say";
 import DoseFields from "./DoseFields";
 import SettingFields from "./SettingFields";
-import { draftOf, movedTo, prescriptionOf, styled, stylesFor, type PrescribeDraft } from "./prescribe-draft";
+import {
+  draftOf,
+  movedTo,
+  prescriptionOf,
+  styled,
+  stylesFor,
+  type PrescribeDraft,
+  type PrescribeFields,
+} from "./prescribe-draft";
 
 interface Props {
   stair: StairView;
@@ -22,8 +30,6 @@ interface Props {
   onSigned: (next: StairView) => void;
   onStale: (next: StairView) => void;
 }
-
-export type PrescribeFields = PrescribeDraft & { reason: string };
 
 /** Any dose and any setting of an exercise by the clinician's own hand, signed as one change. */
 export default function PrescribeForm({ stair, item, onCancel, onSigned, onStale }: Props) {

@@ -3,7 +3,7 @@ import type { Variant } from "~/core/exercise/exercise";
 import { knobByName } from "~/core/exercise/knob";
 import { sayKnobValue } from "~/messages/describe";
 import { label } from "~/messages/say";
-import type { PrescribeFields } from "./PrescribeForm";
+import type { PrescribeFields } from "./prescribe-draft";
 
 /** How the movement stands: each of its knobs, by its words or as a number. */
 export default function SettingFields({ variant }: { variant: Variant }) {

@@ -30,6 +30,9 @@ export interface PrescribeDraft {
   kept: Pick<Dose, "alternateSides" | "bodyWeightPercent" | "maximumPercent">;
 }
 
+/** The form: a prescription, and why. */
+export type PrescribeFields = PrescribeDraft & { reason: string };
+
 const text = (value: number | undefined) => (value === undefined ? "" : String(value));
 const rangeText = (range: Dose["reps"]) => ({ bottom: text(range?.bottom), top: text(range?.top) });
 

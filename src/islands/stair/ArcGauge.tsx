@@ -5,8 +5,8 @@ type Arc = StairItem["painArcs"][number];
 
 /** As far as any joint here bends: one scale for every movement, so that gauges can be compared. */
 const mostDeg = 150;
-/** How far an arc without an end fades out, degrees. */
-const fadesDeg = 25;
+/** An arc without an end fades out in steps of so many degrees. */
+const fadesDeg = 8;
 
 /** Where the bend of a movement hurt, day by day: from straight on the left to bent on the right, the painful part filled. */
 export default function ArcGauge({ arcs }: { arcs: readonly Arc[] }) {
@@ -20,15 +20,19 @@ export default function ArcGauge({ arcs }: { arcs: readonly Arc[] }) {
         {arcs.map((arc) => (
           <li key={arc.date} className="grid grid-cols-[5.5rem_minmax(3rem,1fr)_8.5rem] items-center gap-2">
             <span>{sayDate(arc.date)}</span>
-            <span className="bg-base-200 rounded-field relative h-3" aria-hidden>
-              <span
-                className={`absolute inset-y-0 ${arc.toDeg === null ? "from-warning bg-linear-to-r to-transparent" : "bg-warning"}`}
-                style={{
-                  left: share(arc.fromDeg),
-                  width: share((arc.toDeg ?? arc.fromDeg + fadesDeg) - arc.fromDeg),
-                }}
-              />
-            </span>
+            <svg viewBox={`0 0 ${mostDeg} 10`} preserveAspectRatio="none" className="h-3 w-full" aria-hidden>
+              <rect width={mostDeg} height={10} rx={3} className="fill-base-200" />
+              {parts(arc).map(({ from, to, opacity }) => (
+                <rect
+                  key={from}
+                  x={from}
+                  width={to - from}
+                  height={10}
+                  className="fill-warning"
+                  opacity={opacity}
+                />
+              ))}
+            </svg>
             <span>
               {arc.toDeg === null
                 ? t("arcs.from", { from: arc.fromDeg })
@@ -44,7 +48,15 @@ export default function ArcGauge({ arcs }: { arcs: readonly Arc[] }) {
   );
 }
 
-const share = (degrees: number) => `${(100 * Math.min(degrees, mostDeg)) / mostDeg}%`;
+/** The painful part; without an end it fades out. */
+function parts({ fromDeg, toDeg }: Arc): { from: number; to: number; opacity: number }[] {
+  if (toDeg !== null) return [{ from: fromDeg, to: toDeg, opacity: 1 }];
+  return [1, 0.6, 0.3].map((opacity, n) => ({
+    from: fromDeg + n * fadesDeg,
+    to: fromDeg + (n + 1) * fadesDeg,
+    opacity,
+  }));
+}
 
 function sayTrend(arcs: readonly Arc[]): string {
   const [first, last] = [arcs[0], arcs.at(-1)];

@@ -23,7 +23,7 @@ export const daily = {
 
   "session.work": "Exercises of today",
   "session.cues": "Cues",
-  "session.toDo": "to do",
+  "session.untouched": "to do",
   "session.doneState": "done",
   "session.partState": "begun",
   "session.next": "Next exercise",

@@ -138,7 +138,10 @@ export function variantOf(exercise: Exercise, variantId: string): Variant {
   return found;
 }
 
-/** A variant as it is prescribed at first: its own settings with its own dose. */
-export function firstPrescription(variant: Variant): Prescription {
-  return { variantId: variant.id, settings: variant.settings, dose: variant.dose };
+/** A variant as it is prescribed at first: its own settings with its own dose, for one leg alone where one is named. */
+export function firstPrescription(
+  { id: variantId, settings, dose }: Variant,
+  leg?: Prescription["leg"] | undefined,
+): Prescription {
+  return { variantId, settings, dose, ...(leg === undefined ? {} : { leg }) };
 }

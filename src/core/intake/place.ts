@@ -148,7 +148,7 @@ function placedLane(
   const fitting = (leg?: "other"): Candidate[] =>
     (named.length > 0 ? named : own).flatMap((exercise) =>
       exercise.variants.filter(isOfStage(stage, lane)).flatMap((variant) => {
-        const prescription = { ...firstPrescription(variant), ...(leg ? { leg } : {}) };
+        const prescription = firstPrescription(variant, leg);
         if (leg && sidesOf(exercise, prescription) !== "one-side") return [];
         const stop = obstacle(prescription, variant, exercise, limits, input.today, input.book);
         if (stop && !leg) barred.set(stop.says, (barred.get(stop.says) ?? 0) + 1);

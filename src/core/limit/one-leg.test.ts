@@ -26,7 +26,7 @@ function barred(variantId: string, leg: Prescription["leg"] | undefined, limit: 
   const exercise = startingExercises.find(({ variants }) => variants.some(({ id }) => id === variantId));
   if (!exercise) throw new Error(`no ${variantId}`);
   const variant = variantOf(exercise, variantId);
-  const prescription = { ...firstPrescription(variant), ...(leg ? { leg } : {}) };
+  const prescription = firstPrescription(variant, leg);
   return obstacle(prescription, variant, exercise, [limit], today, book) !== null;
 }
 
@@ -62,7 +62,7 @@ describe("one leg alone", () => {
   const press = startingExercises.find(({ id }) => id === "leg-press");
   if (!press) throw new Error("no leg press");
   const single = variantOf(press, "leg-press-single");
-  const alone: Prescription = { ...firstPrescription(single), leg: "other" };
+  const alone = firstPrescription(single, "other");
 
   it("has its sets on one side, and takes that side's time", () => {
     expect(sidesOf(press, alone)).toBe("one-side");

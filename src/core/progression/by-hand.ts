@@ -34,48 +34,53 @@ const legRank = ({ leg }: Prescription) => (leg === "other" ? 0 : 1);
  * @returns null when nothing differs
  */
 export function byHand(before: Prescription, after: Prescription): ByHand | null {
-  const knobs = turnedKnobs(before, after);
-  const fields = (Object.keys(others) as (keyof typeof others)[]).filter(
-    (field) => before.dose[field] !== after.dose[field],
-  );
-  // A knob reads a range by its top.
-  const bottoms = ranges.filter((range) => before.dose[range]?.bottom !== after.dose[range]?.bottom);
-  const ways = [
-    ...knobs.map((name) => knobWay(name, before, after)),
-    ...bottoms.map((range) =>
-      Math.sign((after.dose[range]?.bottom ?? 0) - (before.dose[range]?.bottom ?? 0)),
-    ),
-    ...fields.map((field) => others[field] * Math.sign(amount(after, field) - amount(before, field))),
-    ...(before.leg === after.leg ? [] : [Math.sign(legRank(after) - legRank(before))]),
+  const parts = [
+    ...turnedKnobs(before, after).map((name) => ({ name, way: knobWay(name, before, after) })),
+    ...bottomsMoved(before, after),
+    ...fieldsMoved(before, after),
+    ...(before.leg === after.leg ? [] : [{ name: "leg", way: Math.sign(legRank(after) - legRank(before)) }]),
   ];
-  const isSameVariant = before.variantId === after.variantId;
-  if (ways.length === 0 && isSameVariant) return null;
-  const isHarder = ways.some((way) => way > 0);
-  const isEasier = ways.some((way) => way < 0);
+  if (parts.length === 0 && before.variantId === after.variantId) return null;
+  const isHarder = parts.some(({ way }) => way !== null && way > 0);
+  const isEasier = parts.some(({ way }) => way !== null && way < 0);
+  const altered = [...new Set(parts.map(({ name }) => name))];
   return {
-    change: {
-      kind: "by-hand",
-      altered: [...new Set([...knobs, ...bottoms, ...fields, ...(before.leg === after.leg ? [] : ["leg"])])],
-      prescription: after,
-    },
+    change: { kind: "by-hand", altered, prescription: after },
     direction: isHarder === isEasier ? "other" : isHarder ? "harder" : "easier",
-    anyHarder: isHarder || knobs.some((name) => isUnclear(name, before, after)),
+    anyHarder: isHarder || parts.some(({ way }) => way === null),
   };
+}
+
+/** One thing that was altered: 1 harder, −1 easier, 0 neither, null where it cannot be compared. */
+interface Part {
+  readonly name: string;
+  readonly way: number | null;
 }
 
 /** Where a knob stands; without a load is a load of nothing. */
 const stands = (name: string, prescription: Prescription) =>
   knobByName(name).read(prescription) ?? (name === "load" ? 0 : undefined);
 
-const isUnclear = (name: string, before: Prescription, after: Prescription): boolean =>
-  stands(name, before) === undefined || stands(name, after) === undefined;
-
-/** 1 where a knob stands harder than before, −1 easier; 0 where only one of the two has it. */
-function knobWay(name: string, before: Prescription, after: Prescription): number {
+function knobWay(name: string, before: Prescription, after: Prescription): Part["way"] {
   const [from, to] = [stands(name, before), stands(name, after)];
-  if (from === undefined || to === undefined) return 0;
+  if (from === undefined || to === undefined) return null;
   const { rank } = knobByName(name);
   return Math.sign(rank(to) - rank(from));
+}
+
+/** Lower ends of ranges: a knob reads a range by its top. */
+function bottomsMoved({ dose: before }: Prescription, { dose: after }: Prescription): Part[] {
+  return ranges.flatMap((name) => {
+    const [from = 0, to = 0] = [before[name]?.bottom, after[name]?.bottom];
+    return from === to ? [] : [{ name, way: Math.sign(to - from) }];
+  });
+}
+
+function fieldsMoved(before: Prescription, after: Prescription): Part[] {
+  return (Object.keys(others) as (keyof typeof others)[]).flatMap((name) => {
+    if (before.dose[name] === after.dose[name]) return [];
+    return [{ name, way: others[name] * Math.sign(amount(after, name) - amount(before, name)) }];
+  });
 }
 
 function amount({ dose }: Prescription, field: keyof typeof others): number {

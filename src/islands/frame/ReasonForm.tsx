@@ -1,6 +1,6 @@
 import { useState } from "react";
-import { t } from "~/messages/say";
 import type { AnswerTo, ValuesOf } from "./call";
+import FormFeet from "./FormFeet";
 import ProblemNote from "./ProblemNote";
 import ReasonField from "./ReasonField";
 import { isReason } from "./reason-rules";
@@ -59,16 +59,7 @@ export default function ReasonForm<N extends IdentifiedWrite>({
         field={{ value: reason, onChange: (event) => setReason(event.target.value) }}
         invalid={invalid}
       />
-      <div className="flex gap-2">
-        <button className="btn btn-primary" disabled={busy}>
-          {submit}
-        </button>
-        {onCancel && (
-          <button type="button" className="btn btn-ghost" onClick={onCancel}>
-            {t("sign.cancel")}
-          </button>
-        )}
-      </div>
+      <FormFeet submit={submit} disabled={busy} onCancel={onCancel} />
     </form>
   );
 }

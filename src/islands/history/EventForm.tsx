@@ -3,6 +3,7 @@ import { FormProvider, useForm } from "react-hook-form";
 import type { EventLine, HistoryView } from "~/contract/history";
 import { eventKinds } from "~/core/event/event";
 import { addDays } from "~/core/schedule/local-day";
+import FormFeet from "~/islands/frame/FormFeet";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import ReasonField from "~/islands/frame/ReasonField";
 import { reasonRules } from "~/islands/frame/reason-rules";
@@ -201,19 +202,17 @@ export default function EventForm({ view, corrected, onSigned, onCancel }: Props
           invalid={!!formState.errors.reason}
         />
         <ProblemNote problem={problem} />
-        <div className="flex flex-wrap gap-2">
-          <button className="btn btn-primary" disabled={formState.isSubmitting}>
-            {t(corrected ? "history.signCorrection" : "history.sign")}
-          </button>
+        <FormFeet
+          submit={t(corrected ? "history.signCorrection" : "history.sign")}
+          disabled={formState.isSubmitting}
+          onCancel={onCancel}
+        >
           {corrected && (
             <button type="button" className="btn" onClick={() => void sign(true)()}>
               {t("history.takeBack")}
             </button>
           )}
-          <button type="button" className="btn btn-ghost" onClick={onCancel}>
-            {t("sign.cancel")}
-          </button>
-        </div>
+        </FormFeet>
       </form>
     </FormProvider>
   );

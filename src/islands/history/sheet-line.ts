@@ -2,6 +2,7 @@ import type { Muscle } from "~/core/exercise/body";
 import type { Restriction } from "~/core/limit/restriction";
 import { addDays } from "~/core/schedule/local-day";
 import { label, t } from "~/messages/say";
+import { typedNumber } from "~/islands/frame/typed-number";
 
 export const sheetKinds = [
   "range",
@@ -73,7 +74,7 @@ export interface SheetContext {
 /** Kilograms where nobody took the body mass. */
 const usualMassKg = 75;
 const touchKg = 10;
-const typed = (text: string) => (text.trim() === "" ? undefined : Number(text.replace(",", ".")));
+const typed = (text: string) => typedNumber(text) ?? undefined;
 
 /** The limit that a line of the sheet means, with its days; words of its own where they were typed. */
 export function toSheetLimit(line: SheetLine, { on, bodyMassKg }: SheetContext): Restriction {

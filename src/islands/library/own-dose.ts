@@ -2,6 +2,7 @@ import type { Dose } from "~/core/dose/dose";
 import type { FieldProblem } from "~/core/schema/field-problem";
 import type { Variant } from "~/core/exercise/exercise";
 import { knobByName } from "~/core/exercise/knob";
+import { typedNumber } from "~/islands/frame/typed-number";
 
 const singles = ["sets", "minutes", "restSeconds", "daysPerWeek"] as const;
 const ranges = ["reps", "hold", "contacts"] as const;
@@ -46,7 +47,7 @@ export function doseText(dose: Dose): DoseText {
   return Object.fromEntries([...own, ...spans]);
 }
 
-const numberOf = (text: string) => (text.trim() === "" ? NaN : Number(text.trim().replace(",", ".")));
+const numberOf = (text: string) => typedNumber(text) ?? NaN;
 const limitOf = (field: DoseField) => limits[field.split(".")[0] as Single | Range];
 
 /** What is wrong with the text of a dose, by field: not a number, out of its range, a range the wrong way round. */

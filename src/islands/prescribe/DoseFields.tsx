@@ -3,7 +3,7 @@ import { steadyTempo } from "~/core/dose/tempo";
 import type { Variant } from "~/core/exercise/exercise";
 import { t } from "~/messages/say";
 import NumberField from "./NumberField";
-import { workOf, type PrescribeFields } from "./prescribe-draft";
+import { asksEffort, workOf, type PrescribeFields } from "./prescribe-draft";
 
 /** Words for an effort, and the band of the maximum that each is (common practice). */
 const efforts = { light: [30, 40], moderate: [50, 70], hard: [70, 85], most: [85, 100] } as const;
@@ -14,10 +14,9 @@ export default function DoseFields({ variant }: { variant: Variant }) {
   const draft = useWatch<PrescribeFields>() as PrescribeFields;
   const work = workOf(draft.style);
   const canLoad = variant.turns.some(({ knob }) => knob === "load") || draft.loadKg !== "";
-  const isHeld = draft.settings["contraction"] === "isometric";
   return (
     <div className="flex flex-wrap items-end gap-x-3 gap-y-2">
-      <NumberField label={t("prescribe.sets")} name="sets" />
+      <NumberField label={t("prescribe.sets")} name="sets" needed />
       {work.includes("reps") && <NumberField label={t("prescribe.reps")} name="reps.bottom" to="reps.top" />}
       {work.includes("hold") && (
         <NumberField label={t("prescribe.hold")} unit="s" name="hold.bottom" to="hold.top" />
@@ -28,7 +27,7 @@ export default function DoseFields({ variant }: { variant: Variant }) {
       {work.includes("minutes") && <NumberField label={t("prescribe.minutes")} unit="min" name="minutes" />}
       {canLoad && <NumberField label={t("prescribe.load")} unit="kg" name="loadKg" />}
       {variant.kit.includes("band") && <NumberField label={t("prescribe.band")} unit="N" name="bandN" />}
-      {isHeld && (
+      {asksEffort(draft) && (
         <div className="flex items-end gap-1">
           <NumberField label={t("prescribe.effort")} unit="%" name="effort.low" to="effort.high" />
           {Object.entries(efforts).map(([word, [low, high]]) => (
@@ -46,8 +45,8 @@ export default function DoseFields({ variant }: { variant: Variant }) {
           ))}
         </div>
       )}
-      <NumberField label={t("prescribe.rest")} unit="s" name="restSeconds" />
-      <NumberField label={t("prescribe.days")} name="daysPerWeek" />
+      <NumberField label={t("prescribe.rest")} unit="s" name="restSeconds" needed />
+      <NumberField label={t("prescribe.days")} name="daysPerWeek" needed />
       <NumberField label={t("prescribe.bouts")} name="boutsPerDay" empty="1" />
       {work.includes("reps") && (
         <fieldset>

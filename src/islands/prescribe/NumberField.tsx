@@ -1,4 +1,5 @@
-import { useFormContext, type FieldPath } from "react-hook-form";
+import { useFormContext, useWatch, type FieldPath } from "react-hook-form";
+import { typedNumber } from "~/islands/frame/typed-number";
 import { t } from "~/messages/say";
 import type { PrescribeFields } from "./prescribe-draft";
 
@@ -11,12 +12,24 @@ interface Props {
   small?: boolean;
   /** What an empty field means. */
   empty?: string;
+  /** It may not stay empty. */
+  needed?: boolean;
 }
 
 /** A number with its unit, or a range of two. */
-export default function NumberField({ label, name, to, unit, small, empty }: Props) {
+export default function NumberField({ label, name, to, unit, small, empty, needed = false }: Props) {
   const { register } = useFormContext<PrescribeFields>();
-  const box = `input ${small ? "w-13 px-2" : "w-16 px-2"} text-center`;
+  const typed = useWatch<PrescribeFields>({ name: to ? [name, to] : [name] }) as string[];
+  const box = (n: number) => {
+    const value = typedNumber(typed[n] ?? "");
+    const isWrong = value === null ? needed : Number.isNaN(value);
+    const size = small ? "w-13" : "w-16";
+    return {
+      className: `input ${size} px-2 text-center ${isWrong ? "input-error" : ""}`,
+      "aria-invalid": isWrong,
+      inputMode: "decimal" as const,
+    };
+  };
   return (
     <div className="flex flex-col text-sm">
       <label className={small ? "text-base-content/75" : "font-medium"} htmlFor={`prescribe-${name}`}>
@@ -24,22 +37,11 @@ export default function NumberField({ label, name, to, unit, small, empty }: Pro
         {unit ? ` (${unit})` : ""}
       </label>
       <span className="flex items-center gap-1">
-        <input
-          id={`prescribe-${name}`}
-          className={box}
-          inputMode="decimal"
-          placeholder={empty}
-          {...register(name)}
-        />
+        <input id={`prescribe-${name}`} placeholder={empty} {...box(0)} {...register(name)} />
         {to && (
           <>
             <span aria-hidden>–</span>
-            <input
-              className={box}
-              inputMode="decimal"
-              aria-label={t("prescribe.upTo", { what: label })}
-              {...register(to)}
-            />
+            <input {...box(1)} aria-label={t("prescribe.upTo", { what: label })} {...register(to)} />
           </>
         )}
       </span>

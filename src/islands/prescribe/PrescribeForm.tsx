@@ -1,4 +1,3 @@
-import { useState } from "react";
 import { FormProvider, useForm, useWatch } from "react-hook-form";
 import type { StairItem, StairView } from "~/contract/episode";
 import { workingSide } from "~/core/case/working-side";
@@ -6,6 +5,8 @@ import { variantOf } from "~/core/exercise/exercise";
 import { sidesOf } from "~/core/exercise/sides-of";
 import { byHand } from "~/core/progression/by-hand";
 import { isAgainst } from "~/core/review/signed-change";
+import type { MessageKey } from "~/messages/en";
+import FormFeet from "~/islands/frame/FormFeet";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import ReasonField from "~/islands/frame/ReasonField";
 import { useWrite } from "~/islands/frame/use-write";
@@ -15,6 +16,7 @@ import DoseFields from "./DoseFields";
 import SettingFields from "./SettingFields";
 import {
   draftOf,
+  isReadable,
   movedTo,
   prescriptionOf,
   styled,
@@ -40,8 +42,8 @@ export default function PrescribeForm({ stair, item, onCancel, onSigned, onStale
   const { send, busy, problem } = useWrite("signDecision", { id: stair.episodeId }, (now) =>
     onStale(now.stair),
   );
-  const [meant, setMeant] = useState(false);
   const wanted = prescriptionOf(draft);
+  const readable = isReadable(wanted);
   const hand = byHand(prescription, wanted);
   const needsReason = hand !== null && isAgainst(proposal, hand.direction, hand.anyHarder);
   const change = (next: PrescribeDraft) => reset({ ...next, reason: getValues("reason") });
@@ -67,7 +69,7 @@ export default function PrescribeForm({ stair, item, onCancel, onSigned, onStale
       <form
         className="bg-base-200 clear-both mt-2 flex flex-col gap-3 rounded-md p-2"
         data-testid="prescribe"
-        onSubmit={(event) => void handleSubmit(() => sign(meant))(event)}
+        onSubmit={(event) => void handleSubmit(() => sign(false))(event)}
       >
         <div className="grid gap-2 sm:grid-cols-2">
           <label className="text-sm font-medium">
@@ -121,33 +123,44 @@ export default function PrescribeForm({ stair, item, onCancel, onSigned, onStale
             invalid={problem?.problems?.some(({ path }) => path === "/reason") ?? false}
           />
         )}
-        <ProblemNote
-          problem={problem}
-          sayPath={sayField}
-          onMeant={() => {
-            setMeant(true);
-            void sign(true);
-          }}
-        />
+        <ProblemNote problem={problem} sayPath={sayField} onMeant={() => void sign(true)} />
         <p className="text-lg font-semibold" aria-live="polite" data-testid="prescribed">
-          {hand ? sayDose(wanted, maximumN) : t("prescribe.same")}
+          {!readable ? t("prescribe.unread") : hand ? sayDose(wanted, maximumN) : t("prescribe.same")}
         </p>
-        <div className="flex gap-2">
-          <button className="btn btn-primary" disabled={busy || hand === null}>
-            {t("prescribe.sign")}
-          </button>
-          <button type="button" className="btn btn-ghost" onClick={onCancel}>
-            {t("sign.cancel")}
-          </button>
-        </div>
+        <FormFeet
+          submit={t("prescribe.sign")}
+          disabled={busy || !readable || hand === null}
+          onCancel={onCancel}
+        />
       </form>
     </FormProvider>
   );
 }
 
-/** The field that an answer speaks of, in the form's own words. */
+/** What the fields of a dose are called in the form. */
+const fieldWords: Readonly<Record<string, MessageKey>> = {
+  sets: "prescribe.sets",
+  reps: "prescribe.reps",
+  hold: "prescribe.hold",
+  contacts: "prescribe.contacts",
+  minutes: "prescribe.minutes",
+  loadKg: "prescribe.load",
+  bandN: "prescribe.band",
+  effort: "prescribe.effort",
+  tempo: "prescribe.tempo",
+  halfwayPauseSeconds: "prescribe.tempo.halfway",
+  restSeconds: "prescribe.rest",
+  daysPerWeek: "prescribe.days",
+  boutsPerDay: "prescribe.bouts",
+  style: "prescribe.style",
+  leg: "prescribe.legs",
+  reason: "sign.reason",
+};
+
+/** The field that an answer speaks of, in the form's own words; nothing for the whole. */
 function sayField(path: string): string {
   const name = path.split("/").at(-1) ?? "";
-  if (path.includes("/settings/")) return label("knob", name);
-  return label("doseField", name) || name;
+  if (path.includes("/settings/")) return `${label("knob", name)}:`;
+  const words = fieldWords[name];
+  return words ? `${t(words)}:` : "";
 }

@@ -1,8 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { startingExercises } from "~/catalogue/exercises/all";
 import { firstPrescription } from "~/core/exercise/exercise";
-import { prescriptionProblems } from "~/core/progression/prescription-problems";
-import { draftOf, movedTo, prescriptionOf, styled, stylesFor } from "./prescribe-draft";
+import { draftOf, isReadable, movedTo, prescriptionOf, styled, stylesFor } from "./prescribe-draft";
 
 const variantNamed = (id: string) => {
   const found = startingExercises.flatMap(({ variants }) => variants).find((variant) => variant.id === id);
@@ -36,15 +35,29 @@ describe("a prescription in the form", () => {
     expect(prescriptionOf({ ...rest, tempo: ["4", "", "", ""] }).dose.tempo).toBe("4-0-1.5-0");
     expect(prescriptionOf({ ...rest, tempo: ["", "", "", ""] }).dose).not.toHaveProperty("tempo");
   });
-  it("what is no number is left for the answer to ask for", () => {
-    const typed = prescriptionOf({ ...draftOf(goblet), reps: { bottom: "x", top: "" }, sets: "" });
-    const exercise = startingExercises.find(({ variants }) =>
-      variants.some(({ id }) => id === "squat-goblet"),
-    );
-    expect(typed.dose).not.toHaveProperty("reps");
-    expect(exercise && prescriptionProblems(exercise, typed, false).map(({ path }) => path)).toContain(
-      "/dose",
-    );
+  it("what is no number, or may not be empty, makes it unreadable, and is never left out in silence", () => {
+    expect(isReadable(prescriptionOf(draftOf(goblet)))).toBe(true);
+    const draft = draftOf(goblet);
+    const wrong: Partial<typeof draft>[] = [
+      { sets: "" },
+      { restSeconds: "" },
+      { daysPerWeek: "x" },
+      { loadKg: "12 kg" },
+      { reps: { bottom: "x", top: "" } },
+      { boutsPerDay: "twice" },
+      { tempo: ["slow", "", "", ""] },
+      { halfway: "?" },
+      { settings: { ...draft.settings, "knee-angle": "deep" } },
+    ];
+    for (const part of wrong)
+      expect(isReadable(prescriptionOf({ ...draft, ...part })), JSON.stringify(part)).toBe(false);
+  });
+  it("leaves out what belongs to another style or contraction, though it stands in a field nobody sees", () => {
+    const draft = { ...draftOf(goblet), effort: { low: "30", high: "40" }, hold: { bottom: "5", top: "5" } };
+    const { dose } = prescriptionOf({ ...draft, style: "strength" });
+    expect([dose.effort, dose.hold]).toEqual([undefined, undefined]);
+    const running = prescriptionOf({ ...draft, style: "running", tempo: ["3", "", "", ""], halfway: "2" });
+    expect([running.dose.tempo, running.dose.halfwayPauseSeconds]).toEqual([undefined, undefined]);
   });
 });
 

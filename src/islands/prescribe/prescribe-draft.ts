@@ -1,5 +1,6 @@
 import type { Dose } from "~/core/dose/dose";
 import { doseStyle, doseStyleList, type Work } from "~/core/dose/dose-style";
+import { typedNumber } from "~/islands/frame/typed-number";
 import { steadyTempo } from "~/core/dose/tempo";
 import type { Variant } from "~/core/exercise/exercise";
 import { knobByName } from "~/core/exercise/knob";
@@ -73,19 +74,15 @@ function keptOf({ alternateSides, bodyWeightPercent, maximumPercent }: Dose): Pr
 /** A dose of the style as it usually begins, in the form; the load, and what the movement is, stay. */
 export function styled(draft: PrescribeDraft, style: Dose["style"]): PrescribeDraft {
   const { usual } = doseStyle(style);
-  const kept = draft.loadKg === "" ? {} : { loadKg: numberOf(draft.loadKg) ?? 0 };
-  const dose: Dose = { style, ...usual, ...kept };
-  return {
-    ...draftOf({ variantId: draft.variantId, settings: {}, dose }),
-    settings: draft.settings,
-    leg: draft.leg,
-  };
+  const { variantId, settings, loadKg, leg } = draft;
+  return { ...draftOf({ variantId, settings: {}, dose: { style, ...usual } }), settings, loadKg, leg };
 }
 
 /** The form moved to another variant: its own settings, with the dose as it was typed. */
-export const movedTo = (draft: PrescribeDraft, { id, settings }: Variant): PrescribeDraft => ({
+export const movedTo = (draft: PrescribeDraft, { id, settings, kit }: Variant): PrescribeDraft => ({
   ...draft,
   variantId: id,
+  bandN: kit.includes("band") ? draft.bandN : "",
   settings: Object.fromEntries(
     Object.entries(settings).map(([name, value]) => [name, draft.settings[name] ?? String(value)]),
   ),
@@ -105,53 +102,70 @@ export function stylesFor({ settings, style }: PrescribeDraft): Dose["style"][] 
 /** What a set may be counted in, in this style. */
 export const workOf = (style: Dose["style"]): readonly Work[] => doseStyle(style).work;
 
-/** A number as people type it, with a point or a comma; null where there is none. */
-export function numberOf(typed: string): number | null {
-  const trimmed = typed.trim().replace(",", ".");
-  return trimmed === "" || !Number.isFinite(Number(trimmed)) ? null : Number(trimmed);
-}
+/** Whether an effort is asked for: of a hold alone it is a share of a maximum. */
+export const asksEffort = ({ settings }: PrescribeDraft): boolean => settings["contraction"] === "isometric";
 
-/** The prescription of the form. What is not a number is left out, and the answer then says what is missing. */
+/**
+ * The prescription of the form: of fields that do not belong to its style or movement nothing. What cannot be read as a number, and
+ * what may not be empty, is NaN in it: see `isReadable`.
+ */
 export function prescriptionOf(draft: PrescribeDraft): Prescription {
-  const { variantId, settings, style, policy, leg } = draft;
-  const { bodyWeightPercent: _share, maximumPercent: _ofMost, ...always } = draft.kept;
+  const { variantId, settings, style, policy, leg, kept } = draft;
+  const { bodyWeightPercent: _share, maximumPercent: _ofMost, ...always } = kept;
   const work = workOf(style);
-  const ranges = (["reps", "hold", "contacts"] as const).flatMap((key) => {
-    const range = work.includes(key) ? rangeOf(draft[key]) : null;
-    return range ? [[key, range]] : [];
-  });
+  const counted = <K extends Work>(key: K, value: object) => (work.includes(key) ? value : {});
   const dose: Dose = {
     style,
     policy,
-    ...(numberOf(draft.loadKg) === null ? draft.kept : always),
-    sets: numberOf(draft.sets) ?? 0,
-    ...(Object.fromEntries(ranges) as Pick<Dose, "reps" | "hold" | "contacts">),
-    ...optional("minutes", work.includes("minutes") ? draft.minutes : ""),
+    ...(typedNumber(draft.loadKg) === null ? kept : always),
+    sets: typedNumber(draft.sets) ?? NaN,
+    ...counted("reps", {
+      ...rangeIn("reps", draft.reps),
+      ...tempoOf(draft.tempo),
+      ...optional("halfwayPauseSeconds", draft.halfway),
+    }),
+    ...counted("hold", rangeIn("hold", draft.hold)),
+    ...counted("contacts", rangeIn("contacts", draft.contacts)),
+    ...counted("minutes", optional("minutes", draft.minutes)),
     ...optional("loadKg", draft.loadKg),
     ...optional("bandN", draft.bandN),
-    ...effortOf(draft.effort),
-    ...tempoOf(draft.tempo),
-    ...optional("halfwayPauseSeconds", draft.halfway),
-    restSeconds: numberOf(draft.restSeconds) ?? 0,
-    daysPerWeek: numberOf(draft.daysPerWeek) ?? 0,
+    ...(asksEffort(draft) ? effortOf(draft.effort) : {}),
+    restSeconds: typedNumber(draft.restSeconds) ?? NaN,
+    daysPerWeek: typedNumber(draft.daysPerWeek) ?? NaN,
     ...optional("boutsPerDay", draft.boutsPerDay),
   };
   const set = Object.entries(settings).map(([name, typed]): [string, KnobValue] => {
-    const worded = knobByName(name).words !== undefined || name === "arc";
-    return [name, worded ? typed : (numberOf(typed) ?? typed)];
+    const isWord = knobByName(name).words !== undefined || name === "arc";
+    return [name, isWord ? typed : (typedNumber(typed) ?? NaN)];
   });
   return { variantId, settings: Object.fromEntries(set), dose, ...(leg === "" ? {} : { leg }) };
 }
 
+/** Whether every number of a prescription could be read, those of its tempo too. */
+export const isReadable = ({ settings, dose }: Prescription): boolean =>
+  numbersIn([settings, dose]).every(Number.isFinite) && !dose.tempo?.includes("NaN");
+
+const numbersIn = (value: unknown): number[] =>
+  typeof value === "number"
+    ? [value]
+    : typeof value === "object" && value !== null
+      ? Object.values(value).flatMap(numbersIn)
+      : [];
+
 /** One end alone is both ends. */
 function rangeOf({ bottom, top }: { bottom: string; top: string }) {
-  const [low, high] = [numberOf(bottom), numberOf(top)];
+  const [low, high] = [typedNumber(bottom), typedNumber(top)];
   const [from, to] = [low ?? high, high ?? low];
   return from === null || to === null ? null : { bottom: from, top: to };
 }
 
+function rangeIn(key: "reps" | "hold" | "contacts", typed: { bottom: string; top: string }): Partial<Dose> {
+  const range = rangeOf(typed);
+  return range ? { [key]: range } : {};
+}
+
 function optional<K extends string>(key: K, typed: string): Partial<Record<K, number>> {
-  const value = numberOf(typed);
+  const value = typedNumber(typed);
   return (value === null ? {} : { [key]: value }) as Partial<Record<K, number>>;
 }
 
@@ -164,5 +178,5 @@ function effortOf({ low, high }: PrescribeDraft["effort"]): Pick<Dose, "effort">
 function tempoOf(tempo: PrescribeDraft["tempo"]): Pick<Dose, "tempo"> {
   if (tempo.every((part) => part.trim() === "")) return {};
   const steady = steadyTempo.split("-");
-  return { tempo: tempo.map((part, n) => numberOf(part) ?? steady[n]).join("-") };
+  return { tempo: tempo.map((part, n) => typedNumber(part) ?? steady[n]).join("-") };
 }

@@ -10,7 +10,7 @@ interface Props {
 }
 
 const looks = {
-  open: { Icon: Circle, words: "session.toDo", tone: "text-base-content/60" },
+  open: { Icon: Circle, words: "session.untouched", tone: "text-base-content/60" },
   part: { Icon: CircleDot, words: "session.partState", tone: "text-warning" },
   done: { Icon: Check, words: "session.doneState", tone: "text-success" },
 } as const;

@@ -1,6 +1,7 @@
 import type { SessionBody } from "~/contract/daily";
 import type { SetRecord } from "~/core/response/session-record";
 import { expandedSets, itemState, type SessionDraft, type SetDraft } from "./session-draft";
+import { typedNumber } from "~/islands/frame/typed-number";
 
 /** The draft as the endpoint wants it, only what has been done; null while a pain or an effort is missing in that. */
 export function toBody(draft: SessionDraft): SessionBody | null {
@@ -49,9 +50,10 @@ function painOf({
 function toSet(set: SetDraft): SetRecord | null {
   const { painDuring, effort, limit, pinchGrade, confidence, settings } = set;
   if (painDuring === null || effort === null) return null;
-  const numbers = typedNumbers.flatMap((key) =>
-    set[key].trim() === "" ? [] : [[key, Number(set[key].replace(",", "."))] as const],
-  );
+  const numbers = typedNumbers.flatMap((key) => {
+    const value = typedNumber(set[key]);
+    return value === null ? [] : [[key, value] as const];
+  });
   const graded = limit === "pinch" && pinchGrade !== "" ? { pinchGrade: Number(pinchGrade) } : {};
   return {
     side: set.side,

@@ -2,6 +2,7 @@ import { useForm } from "react-hook-form";
 import type { Alternative, StairItem } from "~/contract/episode";
 import { sayChange } from "~/messages/describe";
 import { t } from "~/messages/say";
+import FormFeet from "~/islands/frame/FormFeet";
 import ReasonField from "~/islands/frame/ReasonField";
 import { reasonRules } from "~/islands/frame/reason-rules";
 
@@ -51,14 +52,11 @@ export default function AgainstForm({ kind, item, busy, onCancel, onSign }: Prop
         field={register("reason", reasonRules)}
         invalid={!!formState.errors.reason}
       />
-      <div className="flex gap-2">
-        <button className="btn btn-primary" disabled={busy}>
-          {kind === "change" ? t("sign.submitChange") : t("sign.submitRefuse")}
-        </button>
-        <button type="button" className="btn btn-ghost" onClick={onCancel}>
-          {t("sign.cancel")}
-        </button>
-      </div>
+      <FormFeet
+        submit={kind === "change" ? t("sign.submitChange") : t("sign.submitRefuse")}
+        disabled={busy}
+        onCancel={onCancel}
+      />
     </form>
   );
 }

@@ -10,17 +10,7 @@ import { signAnswer } from "~/core/review/signed-change";
 import { appendFact } from "~/server/facts/sql";
 import { stairView } from "./stair-view";
 import { writeFact } from "~/server/episode/write-fact";
-import { doneBefore } from "~/core/case/done-before";
-import { limitsOfItem } from "~/core/case/in-force";
-import { amountsOfDose, mostOf } from "~/core/dose/amounts";
-import { firstPrescription, variantOf } from "~/core/exercise/exercise";
-import type { Prescription } from "~/core/exercise/prescription";
-import { obstacle } from "~/core/limit/obstacle";
-import { stageOf } from "~/core/pathway/pathway";
-import { prescriptionProblems } from "~/core/progression/prescription-problems";
-import { localDay } from "~/core/schedule/local-day";
-import type { LoadedCase } from "~/server/case/make-case";
-import { askIfMeant } from "~/server/write/meant-so";
+import { checkOwnPrescription } from "./check-own-prescription";
 
 /**
  * Signs a clinician's answer to a proposal: accept, change or refuse. The proposal is computed again from the record
@@ -36,9 +26,13 @@ export async function signDecision(
   return writeFact(staff, episodeId, fact, async ({ db, writing, loaded }) => {
     const view = stairView(staff, loaded);
     const item = view.items.find((candidate) => candidate.itemId === body.itemId);
-    if (!item) throw refused([{ path: "/itemId", problem: "is not in this patient's plan" }]);
+    const planned = loaded.file.items.find(({ id }) => id === body.itemId);
+    if (!item || !planned) throw refused([{ path: "/itemId", problem: "is not in this patient's plan" }]);
     if (body.expectedVersion !== loaded.head.version) throw stale(view, item);
-    if (body.prescription) checkOwn(loaded, item, body.prescription, body.meant);
+    if (body.prescription) {
+      const { exercise, prescription: before } = item;
+      checkOwnPrescription(loaded, planned, { exercise, before, wanted: body.prescription }, body.meant);
+    }
     const signed = signAnswer(body, { ...item, halted: haltsOf(loaded.file).length > 0 }, writing.at);
     if (!signed.ok) throw refused(signed.problems);
     const { applied, signedChange } = signed;
@@ -65,42 +59,6 @@ export async function signDecision(
       });
     }
   });
-}
-
-/** A prescription of the clinician's own must make sense, keep every limit, and be meant where amounts stand out. */
-function checkOwn(
-  loaded: LoadedCase,
-  { itemId, exercise, prescription: before }: StairItem,
-  prescription: Prescription,
-  meant: boolean | undefined,
-): void {
-  const { file } = loaded;
-  const both = file.episode.involvedSide === "both";
-  const problems = prescriptionProblems(exercise, prescription, both, "/prescription");
-  if (problems.length > 0) throw refused(problems);
-  const told = loaded.book().demandOf(exercise, prescription);
-  const isDrawn = loaded
-    .book()
-    .demandOf(exercise, firstPrescription(variantOf(exercise, prescription.variantId))).ok;
-  if (!told.ok && isDrawn)
-    throw refused([{ path: "/prescription/settings", problem: `go beyond this body: ${told.why}` }]);
-  const own = file.items.find(({ id }) => id === itemId);
-  const limits = own ? limitsOfItem(file, stageOf(file.pathway, loaded.review().stage), own) : [];
-  const variant = variantOf(exercise, prescription.variantId);
-  const today = localDay(file.asOf, file.zone);
-  const stop = obstacle(prescription, variant, exercise, limits, today, loaded.book());
-  if (stop) throw refused([{ path: "/prescription", problem: `is blocked: ${stop.says}` }]);
-  const known = mostOf([
-    amountsOfDose(before.dose),
-    amountsOfDose(variant.dose),
-    doneBefore(file, exercise.id),
-  ]);
-  const typed = {
-    now: amountsOfDose(prescription.dose),
-    before: known,
-    pathOf: (key: string) => `/prescription/dose/${key}`,
-  };
-  askIfMeant([typed], file, meant);
 }
 
 function stale(view: StairView, item: StairItem): ApiProblem {

@@ -175,7 +175,7 @@ function chosenItems(
     }
     if (body.items.findIndex((other) => other.exerciseId === exerciseId) < i)
       problems.push({ path: `${path}/exerciseId`, problem: "stands twice" });
-    const first = { ...firstPrescription(variant), ...(leg === undefined ? {} : { leg }) };
+    const first = firstPrescription(variant, leg);
     problems.push(...legProblems(exercise, first, body.intake.involvedSide === "both", `${path}/leg`));
     const stop = obstacle(first, variant, exercise, limits, today, book);
     if (stop) problems.push({ path: `${path}/variantId`, problem: `is blocked: ${stop.says}` });

@@ -131,13 +131,8 @@ async function writePlan(
 }
 
 function prescribed(variant: Variant, { settings, dose, leg }: ItemBody): Prescription {
-  const first = firstPrescription(variant);
-  return {
-    ...first,
-    settings: { ...first.settings, ...settings },
-    dose: dose ?? first.dose,
-    ...(leg === undefined ? {} : { leg }),
-  };
+  const first = firstPrescription(variant, leg);
+  return { ...first, settings: { ...first.settings, ...settings }, dose: dose ?? first.dose };
 }
 
 const haltedProblem: FieldProblem = {

@@ -1,29 +1,13 @@
 import fc from "fast-check";
 import jStat from "jstat";
 import { describe, expect, it } from "vitest";
-import { findCalculation } from "~/catalogue/calculations/all";
 import { startingMeasures } from "~/catalogue/measures/all";
-import { runCalculation } from "~/core/calculation/calculation";
 import { check } from "~/core/schema/check";
 import { Measure } from "~/core/measure/measure";
 import { minimalDetectableChange, standardError } from "~/core/measure/minimal-detectable-change";
 import { normalCdf } from "~/core/measure/normal-cdf";
+import { paths, value } from "~tests/builders/calculated";
 import { seeded } from "~demo/identity";
-
-function run(name: string, input: unknown) {
-  const definition = findCalculation(name);
-  if (!definition) throw new Error(`${name} is registered`);
-  return runCalculation(definition, input);
-}
-function value<T = Record<string, number>>(name: string, input: unknown): T {
-  const result = run(name, input);
-  if (!result.ok) throw new Error(JSON.stringify(result.problems));
-  return result.value as T;
-}
-const paths = (name: string, input: unknown) => {
-  const result = run(name, input);
-  return result.ok ? [] : result.problems.map((p) => p.path);
-};
 
 describe("Φ against a statistics library", () => {
   it.each([-9, -6, -4.2, -4, -3.9, -1.96, -0.3, 0, 0.5, 1, 1.6448536269514722, 2.5758, 3.999, 4.001, 7])(

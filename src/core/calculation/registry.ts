@@ -19,6 +19,7 @@ import { isZone } from "~/core/schedule/local-time";
 import { calculation, type Calculation } from "./calculation";
 import { doseCalculations } from "./dose-calculations";
 import { measureCalculations } from "./measure-calculations";
+import { mechanicsCalculations } from "./mechanics-calculations";
 import { caseExample, decideExample, gateExample } from "./examples";
 import { problemIf, within, type FieldProblem } from "~/core/schema/field-problem";
 
@@ -32,6 +33,7 @@ const zoneProblem = (zone: string) => problemIf(!isZone(zone), "/zone", "is not 
 export const calculations = (bookOf: (body: MeasuredBody) => DemandBook): readonly Calculation[] => [
   ...doseCalculations,
   ...measureCalculations,
+  ...mechanicsCalculations,
   calculation({
     name: "pain-response",
     says: "Pain during a session and on the next day, judged by a pain school.",

@@ -43,3 +43,4 @@ GRANT SELECT, INSERT ON events TO {{app}};
 GRANT SELECT, INSERT ON condition_changes TO {{app}};
 GRANT SELECT, INSERT ON criterion_words TO {{app}};
 GRANT SELECT, INSERT ON red_flag_ticks TO {{app}};
+GRANT SELECT, INSERT ON arrangements TO {{app}};

@@ -33,6 +33,7 @@ export const addresses = {
   readPlan: "GET /api/episodes/{id}/plan",
   addItem: "POST /api/episodes/{id}/items",
   endItem: "POST /api/episodes/{id}/endings",
+  arrangePlan: "POST /api/episodes/{id}/arrangements",
   setCircumstances: "POST /api/episodes/{id}/circumstances",
 
   readHistory: "GET /api/episodes/{id}/history",

@@ -9,6 +9,7 @@ import { stopSignalCodes, urgencies } from "~/core/intake/stop-signal";
 import { InvolvedSide } from "~/core/measure/side-value";
 import { Lane } from "~/core/exercise/body";
 import { Exercise } from "~/core/exercise/exercise";
+import { ItemRole } from "~/core/exercise/role";
 import { KnobValue, Prescription } from "~/core/exercise/prescription";
 import { PainSchoolCode } from "~/core/response/pain-school";
 import { oneOf } from "~/core/schema/one-of";
@@ -57,6 +58,13 @@ export const StairItem = Type.Object(
   {
     itemId: uuid,
     exercise: Exercise,
+    /** Its name, with what tells it apart where the exercise stands in the plan more than once. */
+    name: Type.String(),
+    role: ItemRole,
+    circuit: Type.Union([
+      Type.Object({ number: Type.Integer(), restSeconds: Type.Integer() }, closed),
+      Type.Null(),
+    ]),
     lane: Lane,
     prescription: Prescription,
     variantName: Type.String(),

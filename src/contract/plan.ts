@@ -7,6 +7,8 @@ import { Circumstances } from "~/core/intake/intake";
 import { InvolvedSide } from "~/core/measure/side-value";
 import { Lane } from "~/core/exercise/body";
 import { KnobValue, Prescription } from "~/core/exercise/prescription";
+import { Arrangement } from "~/core/case/arrangement";
+import { ItemRole } from "~/core/exercise/role";
 import { endpoint, smallLimit } from "./endpoint";
 import { closed, code, HeightM, meant, PersonName, reason, uuid, written } from "./fields";
 import { signingRoles } from "./roles";
@@ -29,6 +31,16 @@ export const PlanItem = Type.Object(
     itemId: uuid,
     exerciseId: code,
     exerciseName: Type.String(),
+    /** Its name, with what tells it apart where the exercise stands in the plan more than once. */
+    name: Type.String(),
+    role: ItemRole,
+    /** The circuit it is done in, counted from 1; null outside of one. */
+    circuit: Type.Union([
+      Type.Object({ number: Type.Integer(), restSeconds: Type.Integer() }, closed),
+      Type.Null(),
+    ]),
+    /** Where it stands in the usual order of a session. */
+    usualPlace: Type.Integer(),
     variantName: Type.String(),
     lane: Lane,
     drawnLike: Type.Union([Type.String(), Type.Null()]),
@@ -88,6 +100,7 @@ export const ItemBody = Type.Object(
     settings: Type.Optional(Prescription.properties.settings),
     dose: Type.Optional(Dose),
     leg: Prescription.properties.leg,
+    role: Type.Optional(ItemRole),
     /** Why it goes into the plan against limits that are neither the surgeon's nor a procedure's. */
     against: Type.Optional(reason),
     meant,
@@ -95,6 +108,10 @@ export const ItemBody = Type.Object(
   closed,
 );
 export type ItemBody = Static<typeof ItemBody>;
+
+/** Order, roles and circuits of the whole plan. */
+export const ArrangementBody = Type.Object({ id: uuid, ...Arrangement.properties }, closed);
+export type ArrangementBody = Static<typeof ArrangementBody>;
 
 export const CircumstancesBody = Type.Object({ id: uuid, circumstances: Circumstances, reason }, closed);
 export type CircumstancesBody = Static<typeof CircumstancesBody>;
@@ -127,6 +144,16 @@ export const endItem = endpoint({
   says: "Take an item out of the plan",
   roles: signingRoles,
   body: EndingBody,
+  limit: smallLimit,
+  answer: PlanWritten,
+  status: 201,
+});
+
+export const arrangePlan = endpoint({
+  name: "arrangePlan",
+  says: "Set the order, roles and circuits of the plan",
+  roles: signingRoles,
+  body: ArrangementBody,
   limit: smallLimit,
   answer: PlanWritten,
   status: 201,

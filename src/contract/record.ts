@@ -180,7 +180,9 @@ export const RecordView = Type.Object(
     person: Person,
     involvedSide: InvolvedSide,
     /** Everything that was ever in the plan, with its present dose. */
-    items: Type.Array(Type.Object({ itemId: uuid, exercise: Exercise, dose: Dose }, closed)),
+    items: Type.Array(
+      Type.Object({ itemId: uuid, name: Type.String(), exercise: Exercise, dose: Dose }, closed),
+    ),
     entries: Type.Array(RecordEntry),
   },
   closed,

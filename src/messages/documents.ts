@@ -47,7 +47,7 @@ export function visitNote(stair: StairView, record: RecordView): string {
     ),
     section(
       t("note.plan"),
-      stair.items.map((item) => `${item.exercise.name}, ${item.variantName}: ${dose(item)}`),
+      stair.items.map((item) => `${item.name}, ${item.variantName}: ${dose(item)}`),
     ),
     gateLine(stair),
   ]);
@@ -98,7 +98,7 @@ export function handoverLetter(stair: StairView, gate: GateView): string {
     ),
     section(
       t("note.plan"),
-      stair.items.map((item) => `${item.exercise.name}: ${dose(item)}`),
+      stair.items.map((item) => `${item.name}: ${dose(item)}`),
     ),
     next ? t("letter.next", { next: `${next.name}. ${next.aim}` }) : t("letter.lastStage"),
     t("letter.foot"),
@@ -143,10 +143,10 @@ function decisionLine(decision: Of<"decision">["decision"], record: RecordView):
   return `${nameOf(record, itemId)}: ${said}.${change}${because}`;
 }
 
-function proposalLine({ exercise, proposal, maximumN }: StairView["items"][number]): string {
+function proposalLine({ name, proposal, maximumN }: StairView["items"][number]): string {
   const change = proposal.change ? `: ${sayChange(proposal.change, maximumN)}` : "";
   const why = sayRule(proposal.rule, proposal.evidence);
-  return `${exercise.name}: ${t(`outcome.${proposal.outcome}`)}${change} (${why})`;
+  return `${name}: ${t(`outcome.${proposal.outcome}`)}${change} (${why})`;
 }
 
 function gateLine({ gate, stages, stage }: StairView): string {

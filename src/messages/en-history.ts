@@ -46,6 +46,7 @@ export const history = {
   "origin.kit": "kit",
   "origin.person": "person",
   "origin.clinician": "clinician",
+  "origin.plan": "plan",
   "sheet.title": "The surgeon''s own lines",
   "sheet.more": "Add a line",
   "sheet.what": "What",

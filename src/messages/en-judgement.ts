@@ -110,6 +110,8 @@ export const judgement = {
     "{used} of {limit} harder items this week are used{ahead, plural, =0 {} one {, # more comes first} other {, # more come first}}.",
   "evidence.restriction": "Next would be {knob}, but {says}.",
   "evidence.knob-left-alone": "{knob}: eased twice after stepping. Choose another knob yourself.",
+  "evidence.role-kept":
+    "{role, select, primer {It is a primer: it prepares and must not tire, so it is not made harder} other {It is a test: it stays as it is, so that it can be compared}}.",
   "evidence.policy-fixed": "This dose stays as it is; it is only ever eased.",
   "evidence.reference-missing": "No maximum measured, so the effort band has no newtons.",
   "evidence.flare-elsewhere": "{date}: reaction traced to {names}; this one holds.",
@@ -187,6 +189,8 @@ export const judgement = {
   "prescribe.rest": "Rest",
   "prescribe.days": "Days a week",
   "prescribe.bouts": "Times a day",
+  "prescribe.boxFor": "Box for a knee bend of (°)",
+  "prescribe.boxOutside": "No box for that bend.",
   "prescribe.tempo": "Seconds of one repetition",
   "prescribe.tempo.down": "down",
   "prescribe.tempo.bottom": "low",

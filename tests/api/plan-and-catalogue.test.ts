@@ -99,7 +99,7 @@ describe("the plan", () => {
     expect(replies.map((r) => r.status)).toEqual([201, 201]);
     const { items } = await plan(two);
     expect(items.filter((item: PlanItem) => item.exerciseId === "clam")).toHaveLength(1);
-    expect(paths(await add({ exerciseId: "clam", variantId: "clam-60" }))).toEqual(["/exerciseId"]);
+    expect(paths(await add({ exerciseId: "clam", variantId: "clam-30" }))).toEqual(["/exerciseId"]);
   });
 
   it("with another dose and other knobs, within what the variant has", async () => {

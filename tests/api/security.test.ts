@@ -30,6 +30,11 @@ describe("another clinic's ids answer 404, at every endpoint that takes one", ()
     decisions: () => ({ id: uuid(), itemId: squeezeOf("fencer"), expectedVersion: 1, action: "accept" }),
     school: () => ({ id: uuid(), school: "monitored", reason: "because" }),
     items: () => ({ id: uuid(), exerciseId: "clam", variantId: "clam-30" }),
+    arrangements: () => ({
+      id: uuid(),
+      entries: [{ itemId: squeezeOf("fencer"), role: "main" }],
+      circuits: [],
+    }),
     endings: () => ({ id: uuid(), itemId: squeezeOf("fencer"), reason: "because" }),
     measures: () => ({
       id: uuid(),

@@ -11,6 +11,8 @@ import { stopSignalCodes } from "~/core/intake/stop-signal";
 import { Pathway } from "~/core/pathway/pathway";
 import { Change } from "~/core/progression/change";
 import { Lane } from "~/core/exercise/body";
+import { ItemRole } from "~/core/exercise/role";
+import { Arrangement } from "./arrangement";
 import { Exercise } from "~/core/exercise/exercise";
 import { Prescription } from "~/core/exercise/prescription";
 import { Restriction } from "~/core/limit/restriction";
@@ -35,6 +37,8 @@ export const CaseItem = Type.Object(
     exerciseId: Type.String({ minLength: 1, maxLength: 80 }),
     lane: Lane,
     prescriptions: Type.Array(PrescriptionEntry, { minItems: 1 }),
+    /** What it came into the plan for; `main` when left out. An arrangement signed later may say otherwise. */
+    role: Type.Optional(ItemRole),
     /** Limits that a clinician went against in writing when it came into the plan; they do not bind this item. */
     against: Type.Optional(
       Type.Object(
@@ -183,6 +187,10 @@ export const CaseFile = Type.Object(
       Type.Array(Type.Object({ at: instant, restrictions: Type.Array(Restriction) }, closed)),
     ),
     items: Type.Array(CaseItem),
+    /** Order, roles and circuits as signed; the latest holds. */
+    arrangements: Type.Optional(
+      Type.Array(Type.Object({ id, at: instant, ...Arrangement.properties }, closed)),
+    ),
     sessions: Type.Array(CaseSession),
     reports: Type.Array(Type.Object({ id, trainingDate: date, ...NextDayReport.properties }, closed)),
     results: Type.Array(MeasureResult),

@@ -62,6 +62,22 @@ export function danglingReferences(file: CaseFile): FieldProblem[] {
       ),
     );
   }
+  (file.arrangements ?? []).forEach(({ entries, circuits }, a) => {
+    entries.forEach(({ itemId }, i) =>
+      need(
+        items.has(itemId),
+        `/arrangements/${a}/entries/${i}/itemId`,
+        "names an item that is not in the plan",
+      ),
+    );
+    circuits.forEach(({ items: own }, i) =>
+      need(
+        own.every((itemId) => items.has(itemId)),
+        `/arrangements/${a}/circuits/${i}/items`,
+        "names an item that is not in the plan",
+      ),
+    );
+  });
   file.decisions.forEach((d, i) =>
     need(items.has(d.itemId), `/decisions/${i}/itemId`, "names an item that is not in the plan"),
   );

@@ -6,6 +6,7 @@ import { standingResults } from "~/core/measure/measure";
 import { bestValue } from "~/core/measure/side-value";
 import type { Stage } from "~/core/pathway/pathway";
 import type { Exercise } from "~/core/exercise/exercise";
+import { arrangedItems, type ArrangedItem } from "./arranged";
 import type { Prescription } from "~/core/exercise/prescription";
 import type { PainSchoolCode } from "~/core/response/pain-school";
 import { itemDays, type CaseDay } from "./case-days";
@@ -25,6 +26,7 @@ export function itemInput(
   item: CaseItem,
   stage: Stage,
   school: PainSchoolCode,
+  plan: readonly ArrangedItem[] = arrangedItems(file),
 ): DecideInput {
   const exercise = exerciseOf(file, item.exerciseId);
   const current = prescriptionInForce(item, file.asOf);
@@ -35,9 +37,15 @@ export function itemInput(
   const effusion = effusionNow(file);
   const maximumN = maximumFor(file, exercise, current.prescription);
   const arc = measuredArcs(file, exercise).at(-1);
+  const { role = "main" } = plan.find((entry) => entry.item.id === item.id) ?? {};
+  const beside = plan
+    .filter((entry) => entry.item.exerciseId === item.exerciseId && entry.item.id !== item.id)
+    .map((entry) => prescriptionInForce(entry.item, file.asOf).prescription);
   return {
     exercise,
     prescription: current.prescription,
+    ...(role === "main" ? {} : { role }),
+    ...(beside.length === 0 ? {} : { beside }),
     prescribedAt: current.from,
     school,
     involvedSide: workingSide(current.prescription, file.episode.involvedSide),
@@ -46,7 +54,7 @@ export function itemInput(
     trainingDays: itemDays(days, item.id),
     changes: changesOf(decisions),
     restrictions: limitsOfItem(file, stage, item),
-    stopSignals: [...signalsFor(file, scoped(file, item)), ...pinchesKept(file, item.exerciseId)],
+    stopSignals: [...signalsFor(file, scoped(file, item)), ...pinchesKept(file, item)],
     ...(halted === undefined ? {} : { halted }),
     ...(maximumN === null ? {} : { maximumN }),
     ...(effusion === null ? {} : { effusion }),

@@ -17,6 +17,7 @@ export function knownAt(file: CaseFile, at: string, decisions: readonly CaseDeci
     results: file.results.filter((result) => known(result.recordedAt ?? `${result.takenOn}T00:00:00Z`)),
     signals: (file.signals ?? []).filter((signal) => known(signal.at)),
     attributions: (file.attributions ?? []).filter((choice) => known(choice.at)),
+    arrangements: (file.arrangements ?? []).filter((signed) => known(signed.at)),
     clearances: file.clearances.filter((clearance) => known(clearance.at)),
     items: file.items
       .filter((item) => known(item.prescriptions[0]?.from ?? at))

@@ -2,7 +2,7 @@ import type { StopSignal } from "~/core/decision/record/decide-input";
 import { halts, stopSignal, urgencies } from "~/core/intake/stop-signal";
 import { stoppingPinch } from "~/core/decision/rules/stop";
 import { pinchGrade } from "~/core/response/judge-day";
-import type { CaseFile, CaseSignal } from "./case-file";
+import type { CaseFile, CaseItem, CaseSignal } from "./case-file";
 
 const known = (at: string, asOf: string) => Date.parse(at) <= Date.parse(asOf);
 
@@ -26,17 +26,19 @@ export function haltsOf(file: Pick<CaseFile, "signals" | "asOf">): CaseSignal[] 
 }
 
 /**
- * Pinches that stop and blocks that were written down for an exercise in a session that has been corrected since, or for an
- * item of it that has left the plan: neither lifts what was seen. Clearing any item of the exercise does.
+ * Pinches that stop and blocks that were written down for an exercise in a session that has been corrected since, for an
+ * item of it that has left the plan, or for another setting of it: a stop is the exercise's. Clearing any item of it lifts them.
  */
-export function pinchesKept(file: CaseFile, exerciseId: string): StopSignal[] {
+export function pinchesKept(file: CaseFile, own: Pick<CaseItem, "id" | "exerciseId">): StopSignal[] {
+  const { exerciseId } = own;
   const items = new Map(file.items.map((item) => [item.id, item]));
   const corrected = new Set(file.sessions.map(({ supersedes }) => supersedes));
   const seen = file.sessions.filter(({ at, receivedAt = at }) => known(receivedAt, file.asOf));
   return seen.flatMap(({ id, at, receivedAt = at, items: done }) => {
     const stops = done.some(({ itemId, sets }) => {
       const item = items.get(itemId);
-      const isStanding = !corrected.has(id) && item?.endedAt === undefined;
+      // What stands of the item itself, its own rules read.
+      const isStanding = !corrected.has(id) && item?.endedAt === undefined && itemId === own.id;
       return (
         item?.exerciseId === exerciseId && !isStanding && sets.some((set) => pinchGrade(set) >= stoppingPinch)
       );

@@ -6,7 +6,7 @@ import { KnobValue } from "~/core/exercise/prescription";
 
 const common = {
   origin: oneOf(
-    ["surgeon", "procedure", "stage", "condition", "kit", "person", "clinician"],
+    ["surgeon", "procedure", "stage", "condition", "kit", "person", "clinician", "plan"],
     "Who set the limit",
   ),
   from: Type.Optional(Type.String({ format: "date", description: "First day on which it holds" })),

@@ -41,13 +41,18 @@ export function mostContactsADay(items: readonly Pick<CountedItem, "spring">[]):
  * items, ground contacts of a day and of a week, days of springs a week.
  *
  * @param minutesPerDay of the person; null where nobody asked
+ * @param pieces what takes time of its own, where a circuit is one; every exercise when left out
  * @returns the sums that are too much, in the order of `totalCodes`
  * @example planTotals([], 30) // []
  * Source: contacts 100, 120, 140 a session from Potach & Chu (NSCA Essentials), recalled, which level goes with which
  * landing common practice; three spring days a week, 48 to 72 h apart, and ten items: common practice.
  */
-export function planTotals(items: readonly CountedItem[], minutesPerDay: number | null): PlanTotal[] {
-  const { minutes } = planMinutes(items.map(({ time }) => time));
+export function planTotals(
+  items: readonly CountedItem[],
+  minutesPerDay: number | null,
+  pieces: readonly DoseTime[] = items.map(({ time }) => time),
+): PlanTotal[] {
+  const { minutes } = planMinutes(pieces);
   const springs = items.filter(({ spring, time }) => spring !== "none" && time.contacts > 0);
   const perDay = mostContactsADay(springs);
   const sum = (pick: (item: CountedItem) => number) => springs.reduce((all, item) => all + pick(item), 0);

@@ -17,8 +17,12 @@ function doneOn(file: CaseFile, days: readonly CaseDay[], lane: Lane): string[] 
     .map((day) => day.date);
 }
 
-const daysPerWeekOf = (items: readonly JudgedItem[]) =>
-  Math.max(...items.map(({ input }) => input.prescription.dose.daysPerWeek));
+/** How often a lane is asked for: by what must be done; by what may be, where there is nothing else. */
+function daysPerWeekOf(items: readonly JudgedItem[]): number {
+  const needed = items.filter(({ input }) => input.role !== "optional");
+  const asked = needed.length > 0 ? needed : items;
+  return Math.max(...asked.map(({ input }) => input.prescription.dose.daysPerWeek));
+}
 
 /** How much of what the present exercises of each lane ask for was done, per cent; null while nothing can be asked yet. */
 export function lanesAdherence(

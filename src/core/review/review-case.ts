@@ -5,7 +5,7 @@ import { changeBudget, harderThisWeek } from "~/core/decision/change-budget";
 import { decide } from "~/core/decision/decide";
 import { Proposal, type DecideInput, type SignedChange } from "~/core/decision/record/decide-input";
 import { laneReadiness, LaneReadiness } from "~/core/decision/lane-readiness";
-import { after, viewRecord } from "~/core/decision/record/record-view";
+import { viewRecord } from "~/core/decision/record/record-view";
 import { asFarAsStageGoes } from "~/core/decision/rules/step-up";
 import { stepQueue } from "~/core/decision/step-queue";
 import { dosePolicy } from "~/core/dose/dose-policy";
@@ -15,6 +15,7 @@ import { GateResult, type EffortDay } from "~/core/gate/gate";
 import { stageOf, type Stage } from "~/core/pathway/pathway";
 import { Lane } from "~/core/exercise/body";
 import { Prescription } from "~/core/exercise/prescription";
+import { isStepped, ItemRole } from "~/core/exercise/role";
 import { adherenceNeeded } from "~/core/response/lane-adherence";
 import { PainSchoolCode } from "~/core/response/pain-school";
 import { symptomClock, SymptomClock } from "./symptom-clock";
@@ -34,6 +35,7 @@ import {
   wordsOf,
 } from "~/core/case/in-force";
 import { moveInForce } from "~/core/case/stage-in-force";
+import { arrangedItems } from "~/core/case/arranged";
 import { itemInput } from "~/core/case/item-input";
 import { haltsOf } from "~/core/case/stops";
 
@@ -41,6 +43,10 @@ export const ItemReview = Type.Object({
   itemId: Type.String(),
   exerciseId: Type.String(),
   lane: Lane,
+  /** What it is in the plan for. */
+  role: ItemRole,
+  /** The circuit it is done in, counted from 1, and the rest from round to round; null outside of one. */
+  circuit: Type.Union([Type.Object({ number: Type.Integer(), restSeconds: Type.Integer() }), Type.Null()]),
   prescription: Prescription,
   prescriptionId: Type.String(),
   prescribedAt: Type.String({ format: "date-time" }),
@@ -89,9 +95,8 @@ export function reviewCase(
   const stage = stageOf(file.pathway, move.stage);
   const stageEnteredOn = localDay(move.at, file.zone);
   const days = caseDays(file);
-  const items = file.items
-    .filter(({ endedAt }) => endedAt === undefined || after(endedAt, file.asOf))
-    .map((item) => judgedItem(item, itemInput(file, days, item, stage, school)));
+  const plan = arrangedItems(file);
+  const items = plan.map(({ item }) => judgedItem(item, itemInput(file, days, item, stage, school, plan)));
   const adherence = lanesAdherence(file, days, items, today);
   const trained = lanesTrained(file, days, items, stage, { today, stageEnteredOn });
   const pains = dayPains(days, items);
@@ -162,6 +167,8 @@ export function reviewCase(
         itemId: item.id,
         exerciseId: item.exerciseId,
         lane: item.lane,
+        role: input.role ?? "main",
+        circuit: plan[i]?.circuit ?? null,
         prescription: input.prescription,
         prescriptionId: prescriptionInForce(item, file.asOf).id,
         prescribedAt: input.prescribedAt,
@@ -188,7 +195,12 @@ function signedChanges(file: CaseFile): SignedChange[][] {
 }
 
 function asFarAsItGoes(input: DecideInput, days: JudgedItem["days"], book: DemandBook): boolean {
-  return !dosePolicy(input.prescription.dose.policy).steps || asFarAsStageGoes(viewRecord(input, days, book));
+  const { role = "main", prescription } = input;
+  return (
+    !isStepped(role) ||
+    !dosePolicy(prescription.dose.policy).steps ||
+    asFarAsStageGoes(viewRecord(input, days, book))
+  );
 }
 
 /** Lanes that keep the gate shut: left out, named by an effort criterion, or gauged by a measure that is not met. */

@@ -1,5 +1,7 @@
 import type { InvolvedSide } from "~/core/measure/side-value";
 import FigureThumb from "~/islands/figure/FigureThumb";
+import type { Prescription } from "~/core/exercise/prescription";
+import { sameSetting } from "~/core/exercise/same-setting";
 import type { CatalogueHit } from "~/contract/library";
 import { sayDose } from "~/messages/describe";
 import { label, sayNumber, t } from "~/messages/say";
@@ -8,12 +10,16 @@ interface Props {
   variants: readonly CatalogueHit[];
   heightM: number | null;
   side: InvolvedSide;
-  inPlan: boolean;
+  /** The settings of it that stand in the plan. */
+  present: readonly Prescription[];
   onAdd: ((hit: CatalogueHit) => void) | null;
+  onDose: ((hit: CatalogueHit) => void) | null;
+  /** The form of a dose, under the exercise it is for. */
+  children?: React.ReactNode;
 }
 
 /** One exercise with the variants of it that were found, easy to hard. */
-export default function HitGroup({ variants, heightM, side, inPlan, onAdd }: Props) {
+export default function HitGroup({ variants, heightM, side, present, onAdd, onDose, children }: Props) {
   const [first] = variants;
   if (!first) return null;
   return (
@@ -22,7 +28,7 @@ export default function HitGroup({ variants, heightM, side, inPlan, onAdd }: Pro
         {first.exerciseName}
         <span className="text-base-content/75 ml-2 text-sm font-normal">{t(`lane.${first.lane}`)}</span>
         {first.own && <span className="badge badge-sm ml-2">{t("plan.own")}</span>}
-        {inPlan && <span className="text-success ml-2 text-sm">{t("plan.inPlan")}</span>}
+        {present.length > 0 && <span className="text-success ml-2 text-sm">{t("plan.inPlan")}</span>}
       </p>
       <ul>
         {variants.map((hit) => (
@@ -42,19 +48,32 @@ export default function HitGroup({ variants, heightM, side, inPlan, onAdd }: Pro
                 {sayKit(hit)}
               </p>
             </div>
-            {!inPlan && onAdd && (
-              <button
-                type="button"
-                className="btn"
-                aria-label={t("plan.addOf", { exercise: hit.exerciseName, variant: hit.variantName })}
-                onClick={() => onAdd(hit)}
-              >
-                {t("plan.add")}
-              </button>
+            {onAdd && onDose && (
+              <div className="flex gap-1">
+                <button
+                  type="button"
+                  className="btn btn-ghost px-2"
+                  aria-label={t("plan.addDoseOf", { exercise: hit.exerciseName, variant: hit.variantName })}
+                  onClick={() => onDose(hit)}
+                >
+                  {t("plan.addDose")}
+                </button>
+                {!present.some((one) => sameSetting(one, hit.prescription)) && (
+                  <button
+                    type="button"
+                    className="btn"
+                    aria-label={t("plan.addOf", { exercise: hit.exerciseName, variant: hit.variantName })}
+                    onClick={() => onAdd(hit)}
+                  >
+                    {t("plan.add")}
+                  </button>
+                )}
+              </div>
             )}
           </li>
         ))}
       </ul>
+      {children}
     </li>
   );
 }

@@ -7,7 +7,12 @@ import ProblemNote from "~/islands/frame/ProblemNote";
 import { t } from "~/messages/say";
 import HitGroup from "./HitGroup";
 import { workingSide } from "~/core/case/working-side";
+import type { Exercise } from "~/core/exercise/exercise";
 import type { Prescription } from "~/core/exercise/prescription";
+import { call } from "~/islands/frame/call";
+import { later } from "~/islands/frame/later";
+
+const AddWithDose = later(() => import("./AddWithDose"));
 
 type Leg = NonNullable<Prescription["leg"]>;
 
@@ -20,10 +25,16 @@ interface Props {
 /** What a search found, ready to join the plan. */
 export default function HitList({ plan, answer, onChanged }: Props) {
   const { send, busy, problem, setProblem } = useWrite("addItem", { id: plan.episodeId });
-  const inPlan = new Set(plan.items.map((item) => item.exerciseId));
   const { count, hits } = answer;
 
   const [tried, setTried] = useState<CatalogueHit | null>(null);
+
+  const [dosed, setDosed] = useState<{ exercise: Exercise; variantId: string } | null>(null);
+  const openDose = async ({ exerciseId, variantId }: CatalogueHit) => {
+    const answer = await call("readExercise", { code: exerciseId });
+    if (answer.ok) setDosed({ exercise: answer.value, variantId });
+    else setProblem(answer.problem);
+  };
 
   const add = async (hit: CatalogueHit, more: { meant?: true; leg?: Leg } = {}) => {
     const { exerciseId, exerciseName, variantId } = hit;
@@ -81,9 +92,26 @@ export default function HitList({ plan, answer, onChanged }: Props) {
             variants={variants}
             heightM={plan.heightM}
             side={plan.involvedSide}
-            inPlan={inPlan.has(variants[0]?.exerciseId ?? "")}
+            present={plan.items
+              .filter(({ exerciseId }) => exerciseId === variants[0]?.exerciseId)
+              .map(({ prescription }) => prescription)}
             onAdd={plan.maySign && !busy ? add : null}
-          />
+            onDose={plan.maySign && !busy ? (hit) => void openDose(hit) : null}
+          >
+            {dosed?.exercise.id === variants[0]?.exerciseId && dosed && (
+              <AddWithDose
+                key={dosed.variantId}
+                plan={plan}
+                exercise={dosed.exercise}
+                variantId={dosed.variantId}
+                onCancel={() => setDosed(null)}
+                onAdded={(next) => {
+                  setDosed(null);
+                  onChanged(next, t("plan.added", { exercise: dosed.exercise.name }));
+                }}
+              />
+            )}
+          </HitGroup>
         ))}
       </ul>
     </>

@@ -34,13 +34,21 @@ export default function PlanItems({ plan, onChanged }: Props) {
             />
             <div className="min-w-0">
               <p className="leading-tight font-semibold">
-                {item.exerciseName}
+                {item.name}
+                {item.role !== "main" && (
+                  <span className="badge badge-sm badge-outline ml-2">{t(`role.${item.role}`)}</span>
+                )}
                 {item.stopped && <span className="text-error ml-2 text-sm">{t("plan.stopped")}</span>}
               </p>
               <p className="text-base-content/80 text-sm">
                 {t(`lane.${item.lane}`)} · {item.variantName}
               </p>
               <p>{sayDose(item.prescription, item.maximumN)}</p>
+              {item.circuit && (
+                <p className="text-sm font-medium">
+                  {t("plan.circuit", { number: item.circuit.number, seconds: item.circuit.restSeconds })}
+                </p>
+              )}
               {item.against && (
                 <p className="text-warning text-sm font-medium">
                   {t("plan.wentAgainst", {
@@ -70,7 +78,7 @@ export default function PlanItems({ plan, onChanged }: Props) {
               <button
                 type="button"
                 className="btn"
-                aria-label={t("plan.endOf", { exercise: item.exerciseName })}
+                aria-label={t("plan.endOf", { exercise: item.name })}
                 onClick={() => setEnding(item.itemId)}
               >
                 {t("plan.end")}
@@ -84,7 +92,7 @@ export default function PlanItems({ plan, onChanged }: Props) {
               onCancel={() => setEnding(null)}
               onEnded={(next) => {
                 setEnding(null);
-                onChanged(next, t("plan.ended", { exercise: item.exerciseName }));
+                onChanged(next, t("plan.ended", { exercise: item.name }));
               }}
             />
           )}

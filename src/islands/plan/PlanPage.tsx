@@ -10,12 +10,16 @@ import CatalogueSearch from "./CatalogueSearch";
 import CircumstancesForm from "./CircumstancesForm";
 import PlanItems from "./PlanItems";
 import { island } from "~/islands/frame/island";
+import { later } from "~/islands/frame/later";
+
+const ArrangeForm = later(() => import("./ArrangeForm"));
 
 /** What a patient does, how long it takes and where each item goes next; any exercise of the catalogue can join. */
 function PlanPage({ plan: loaded }: { plan: PlanView }) {
   const [plan, setPlan] = useState(loaded);
   const [problem, setProblem] = useState<Problem | null>(null);
   const [notice, setNotice] = useState("");
+  const [arranging, setArranging] = useState(false);
   const [lane, setLane] = useState<Lane | "">("");
   // Minutes stand in the sum itself.
   const isTooLong = plan.totals.some(({ code }) => code === "minutes");
@@ -85,7 +89,28 @@ function PlanPage({ plan: loaded }: { plan: PlanView }) {
       )}
       <div className="mt-3 grid items-start gap-4 lg:grid-cols-2">
         <div className="flex min-w-0 flex-col gap-3">
-          <PlanItems plan={plan} onChanged={changed} />
+          {plan.maySign && plan.items.length > 1 && !arranging && (
+            <button
+              type="button"
+              className="btn bg-base-100 border-base-300 self-start"
+              onClick={() => setArranging(true)}
+            >
+              {t("plan.order")}
+            </button>
+          )}
+          {arranging ? (
+            <ArrangeForm
+              key={plan.version}
+              plan={plan}
+              onCancel={() => setArranging(false)}
+              onSigned={(next) => {
+                setArranging(false);
+                changed(next, t("plan.orderSigned"));
+              }}
+            />
+          ) : (
+            <PlanItems plan={plan} onChanged={changed} />
+          )}
           {plan.maySign && <CircumstancesForm key={plan.version} plan={plan} onChanged={changed} />}
         </div>
         <CatalogueSearch

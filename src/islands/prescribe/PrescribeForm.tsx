@@ -1,26 +1,19 @@
 import { FormProvider, useForm, useWatch } from "react-hook-form";
 import type { StairItem, StairView } from "~/contract/episode";
-import { workingSide } from "~/core/case/working-side";
-import { variantOf } from "~/core/exercise/exercise";
-import { sidesOf } from "~/core/exercise/sides-of";
 import { byHand } from "~/core/progression/by-hand";
 import { isAgainst } from "~/core/review/signed-change";
-import type { MessageKey } from "~/messages/en";
 import FormFeet from "~/islands/frame/FormFeet";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import ReasonField from "~/islands/frame/ReasonField";
 import { useWrite } from "~/islands/frame/use-write";
 import { sayDose } from "~/messages/describe";
-import { label, t } from "~/messages/say";
-import DoseFields from "./DoseFields";
-import SettingFields from "./SettingFields";
+import { t } from "~/messages/say";
+import { sayField } from "./field-words";
+import PrescriptionFields from "./PrescriptionFields";
 import {
   draftOf,
   isReadable,
-  movedTo,
   prescriptionOf,
-  styled,
-  stylesFor,
   type PrescribeDraft,
   type PrescribeFields,
 } from "./prescribe-draft";
@@ -71,51 +64,12 @@ export default function PrescribeForm({ stair, item, onCancel, onSigned, onStale
         data-testid="prescribe"
         onSubmit={(event) => void handleSubmit(() => sign(false))(event)}
       >
-        <div className="grid gap-2 sm:grid-cols-2">
-          <label className="text-sm font-medium">
-            {t("prescribe.variant")}
-            <select
-              className="select w-full"
-              value={draft.variantId}
-              onChange={(event) => change(movedTo(getValues(), variantOf(exercise, event.target.value)))}
-            >
-              {exercise.variants.map(({ id, name }) => (
-                <option key={id} value={id}>
-                  {name}
-                </option>
-              ))}
-            </select>
-          </label>
-          <label className="text-sm font-medium">
-            {t("prescribe.style")}
-            <select
-              className="select w-full"
-              value={draft.style}
-              onChange={(event) => change(styled(getValues(), event.target.value as PrescribeDraft["style"]))}
-            >
-              {stylesFor(draft).map((style) => (
-                <option key={style} value={style}>
-                  {label("style", style)}
-                </option>
-              ))}
-            </select>
-          </label>
-        </div>
-        <DoseFields variant={variantOf(exercise, draft.variantId)} />
-        <SettingFields variant={variantOf(exercise, draft.variantId)} />
-        {sidesOf(exercise, wanted) !== "both-together" && stair.involvedSide !== "both" && (
-          <fieldset className="flex flex-wrap gap-x-4 text-sm">
-            <legend className="font-medium">{t("prescribe.legs")}</legend>
-            {(["", "affected", "other"] as const).map((leg) => (
-              <label key={leg} className="flex min-h-11 cursor-pointer items-center gap-2">
-                <input type="radio" className="radio" value={leg} {...register("leg")} />
-                {leg === ""
-                  ? t("prescribe.eachLeg")
-                  : t("prescribe.onlyLeg", { side: t(`side.${workingSide({ leg }, stair.involvedSide)}`) })}
-              </label>
-            ))}
-          </fieldset>
-        )}
+        <PrescriptionFields
+          exercise={exercise}
+          involvedSide={stair.involvedSide}
+          heightM={stair.heightM}
+          onDraft={change}
+        />
         {needsReason && (
           <ReasonField
             label={`${t("sign.reason")}. ${t("sign.reasonHelp")}`}
@@ -135,32 +89,4 @@ export default function PrescribeForm({ stair, item, onCancel, onSigned, onStale
       </form>
     </FormProvider>
   );
-}
-
-/** What the fields of a dose are called in the form. */
-const fieldWords: Readonly<Record<string, MessageKey>> = {
-  sets: "prescribe.sets",
-  reps: "prescribe.reps",
-  hold: "prescribe.hold",
-  contacts: "prescribe.contacts",
-  minutes: "prescribe.minutes",
-  loadKg: "prescribe.load",
-  bandN: "prescribe.band",
-  effort: "prescribe.effort",
-  tempo: "prescribe.tempo",
-  halfwayPauseSeconds: "prescribe.tempo.halfway",
-  restSeconds: "prescribe.rest",
-  daysPerWeek: "prescribe.days",
-  boutsPerDay: "prescribe.bouts",
-  style: "prescribe.style",
-  leg: "prescribe.legs",
-  reason: "sign.reason",
-};
-
-/** The field that an answer speaks of, in the form's own words; nothing for the whole. */
-function sayField(path: string): string {
-  const name = path.split("/").at(-1) ?? "";
-  if (path.includes("/settings/")) return `${label("knob", name)}:`;
-  const words = fieldWords[name];
-  return words ? `${t(words)}:` : "";
 }

@@ -3,13 +3,14 @@ import type { Variant } from "~/core/exercise/exercise";
 import { knobByName } from "~/core/exercise/knob";
 import { sayKnobValue } from "~/messages/describe";
 import { label } from "~/messages/say";
+import BoxByBend from "./BoxByBend";
 import type { PrescribeFields } from "./prescribe-draft";
 
 /** How the movement stands: each of its knobs, by its words or as a number. */
-export default function SettingFields({ variant }: { variant: Variant }) {
+export default function SettingFields({ variant, heightM }: { variant: Variant; heightM: number | null }) {
   const { register } = useFormContext<PrescribeFields>();
   return (
-    <div className="grid grid-cols-2 gap-2 sm:grid-cols-3">
+    <div className="grid grid-cols-2 items-end gap-2 sm:grid-cols-3">
       {Object.keys(variant.settings).map((name) => {
         const { words, unit } = knobByName(name);
         const field = register(`settings.${name}`);
@@ -31,6 +32,7 @@ export default function SettingFields({ variant }: { variant: Variant }) {
           </label>
         );
       })}
+      {variant.settings["box-height"] !== undefined && heightM !== null && <BoxByBend heightM={heightM} />}
     </div>
   );
 }

@@ -140,5 +140,5 @@ function doneIn(record: RecordView, itemId: string) {
 }
 
 export function exerciseName(record: RecordView, itemId: string): string {
-  return record.items.find((item) => item.itemId === itemId)?.exercise.name ?? "";
+  return record.items.find((item) => item.itemId === itemId)?.name ?? "";
 }

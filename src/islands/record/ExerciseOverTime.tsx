@@ -46,15 +46,15 @@ export default function ExerciseOverTime({ record }: { record: RecordView }) {
           value={chosen}
           onChange={(event) => setChosen(event.target.value)}
         >
-          {done.map(({ itemId, exercise }) => (
+          {done.map(({ itemId, name }) => (
             <option key={itemId} value={itemId}>
-              {exercise.name}
+              {name}
             </option>
           ))}
         </select>
       </label>
       <div className="mt-2">
-        <HistoryChart name={item.exercise.name} history={history} decisions={decisions} zone={record.zone} />
+        <HistoryChart name={item.name} history={history} decisions={decisions} zone={record.zone} />
       </div>
     </section>
   );

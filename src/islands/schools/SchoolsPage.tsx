@@ -43,7 +43,7 @@ function SchoolsPage({ stair }: { stair: StairView }) {
           >
             {stair.items.map((candidate) => (
               <option key={candidate.itemId} value={candidate.itemId}>
-                {candidate.exercise.name}
+                {candidate.name}
               </option>
             ))}
           </select>

@@ -35,12 +35,12 @@ export default function ItemWork({ stair, item, index }: Props) {
     <section
       className="bg-base-100 border-base-300 rounded-box border p-3"
       data-testid={`session-${exercise.id}`}
-      aria-label={exercise.name}
+      aria-label={item.name}
     >
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-3 sm:grid-cols-[minmax(0,1fr)_auto]">
         <div>
           <h2 className="text-xl leading-tight font-semibold">
-            {exercise.name}
+            {item.name}
             {draft.unplanned && (
               <span className="badge badge-neutral ml-2">{t("session.unplannedMark")}</span>
             )}

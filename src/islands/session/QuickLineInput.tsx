@@ -22,8 +22,8 @@ interface Props {
 export default function QuickLineInput({ items, current, involved, onTake }: Props) {
   const [text, setText] = useState("");
   const [taken, setTaken] = useState("");
-  const known = items.map(({ exercise, prescription }) => ({
-    name: exercise.name,
+  const known = items.map(({ name, exercise, prescription }) => ({
+    name,
     dose: prescription.dose,
     sides: sidesOf(exercise, prescription),
     ...onlyLeg(prescription, involved),

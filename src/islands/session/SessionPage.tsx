@@ -78,9 +78,7 @@ function SessionPage({ stair: loaded, kept, correcting }: Props) {
   useShortcuts({ "/": (event) => focusInstead(event, document.getElementById("quick-line")) });
 
   if (recorded) {
-    const notDone = entries
-      .filter(({ draft }) => itemState(draft) === "open")
-      .map(({ item }) => item.exercise.name);
+    const notDone = entries.filter(({ draft }) => itemState(draft) === "open").map(({ item }) => item.name);
     return <SessionSummary recorded={recorded} notDone={notDone} />;
   }
   const anew = () => {

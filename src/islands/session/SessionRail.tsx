@@ -33,7 +33,7 @@ export default function SessionRail({ entries, current, onChoose }: Props) {
                 <Icon className={`size-5 ${tone}`} aria-hidden />
                 <span className="min-w-0">
                   <span className="block leading-tight font-medium">
-                    {n + 1}. {item.exercise.name}
+                    {n + 1}. {item.name}
                   </span>
                   <span className="text-base-content/75 text-xs">
                     {t(words)} · {sayDose(item.prescription, null)}

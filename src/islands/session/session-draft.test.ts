@@ -23,7 +23,14 @@ function itemFor(id: string, variantId: string): SessionItem {
   if (!exercise) throw new Error(`${id} is not in the catalogue`);
   const variant = variantOf(exercise, variantId);
   const prescription = firstPrescription(variant);
-  return { itemId: id, exercise, prescription, variantName: variant.name, maximumN: null };
+  return {
+    itemId: id,
+    exercise,
+    name: exercise.name,
+    prescription,
+    variantName: variant.name,
+    maximumN: null,
+  };
 }
 
 const stepUp = itemFor("side-step-up", "side-step-up-held");

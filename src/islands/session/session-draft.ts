@@ -12,7 +12,7 @@ import type { FaultRecord, SetRecord, Side } from "~/core/response/session-recor
 /** What the session view needs of an item; an exercise outside the plan has as much. */
 export type SessionItem = Pick<
   StairItem,
-  "itemId" | "exercise" | "prescription" | "variantName" | "maximumN"
+  "itemId" | "exercise" | "name" | "prescription" | "variantName" | "maximumN"
 >;
 
 /** One set as it stands in the form; numbers are text until they are sent. */
@@ -110,6 +110,7 @@ function itemOfUnplanned(itemId: string, exercise: Exercise, variantId: string):
   return {
     itemId,
     exercise,
+    name: exercise.name,
     prescription: firstPrescription(variant),
     variantName: variant.name,
     maximumN: null,

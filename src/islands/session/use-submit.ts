@@ -80,7 +80,7 @@ export function useSubmit(
     const sent = form.getValues("items").filter((item) => itemState(item) !== "open");
     const group = sent.filter((item) => (list === "unplanned") === (item.unplanned !== null));
     const entry = group[Number(index)];
-    const name = entry ? itemOf(entry, stair)?.exercise.name : undefined;
+    const name = entry ? itemOf(entry, stair)?.name : undefined;
     const words = [name, set === undefined ? "" : t("session.set", { number: Number(set) + 1 })];
     const last = path.split("/").at(-1) ?? "";
     const field = last in fieldWords ? t(fieldWords[last as keyof typeof fieldWords]) : "";
@@ -95,7 +95,7 @@ export function useSubmit(
 function whatIsMissing(draft: SessionDraft, stair: StairView): Problem | null {
   const lines = draft.items.flatMap((item) => {
     if (itemState(item) !== "part") return [];
-    const exercise = itemOf(item, stair)?.exercise.name ?? "";
+    const exercise = itemOf(item, stair)?.name ?? "";
     const noPain = item.sets.some((set) => set.painDuring === null);
     const what = t(noPain ? "session.missing.pain" : "session.missing.effort");
     return [{ path: `/${exercise}`, problem: t("session.missing", { what }) }];

@@ -52,7 +52,7 @@ export default function ItemList({ stair, signable, selected, onSelect, onSigned
                   className="size-14"
                 />
                 <span className="min-w-0">
-                  <span className="block leading-tight font-semibold">{item.exercise.name}</span>
+                  <span className="block leading-tight font-semibold">{item.name}</span>
                   <span className="text-base-content/80 text-sm">
                     {sayDose(item.prescription, item.maximumN)}
                   </span>
@@ -70,7 +70,7 @@ export default function ItemList({ stair, signable, selected, onSelect, onSigned
                     heightM={stair.heightM}
                     side={workingSide(item.prescription, stair.involvedSide)}
                     {...lastArc(item)}
-                    label={t("figure.of", { exercise: item.exercise.name, variant: item.variantName })}
+                    label={t("figure.of", { exercise: item.name, variant: item.variantName })}
                     className="h-36 pr-11 max-sm:order-last max-sm:mt-2 sm:float-right sm:ml-2 sm:w-56"
                   />
                   <p className="text-base-content/80 text-sm">

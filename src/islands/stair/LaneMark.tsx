@@ -17,7 +17,7 @@ export default function LaneMark({ item, point, selected, onChoose }: Props) {
     <g
       role="button"
       tabIndex={0}
-      aria-label={`${t(`lane.${item.lane}`)}, ${item.exercise.name}: ${t(`outcome.${outcome}`)}`}
+      aria-label={`${t(`lane.${item.lane}`)}, ${item.name}: ${t(`outcome.${outcome}`)}`}
       className={`${markTone[outcome]} cursor-pointer`}
       transform={`translate(${point.x},${point.y})`}
       onClick={onChoose}

@@ -11,7 +11,7 @@ const namesExercise: readonly string[] = ["item", "lane"];
 
 /** What raising a signal needs to know: whom to call, and the exercises it may have been seen in. */
 export type Signalled = Pick<StairView, "episodeId" | "calls"> & {
-  readonly items: readonly { readonly itemId: string; readonly exercise: { readonly name: string } }[];
+  readonly items: readonly { readonly itemId: string; readonly name: string }[];
 };
 
 /** 'Something is wrong': every stop signal by urgency; a yes suspends, says whom to call and tells the clinician. */
@@ -97,7 +97,7 @@ export default function RaiseSignal({
                   <option value="">–</option>
                   {stair.items.map((item) => (
                     <option key={item.itemId} value={item.itemId}>
-                      {item.exercise.name}
+                      {item.name}
                     </option>
                   ))}
                 </select>

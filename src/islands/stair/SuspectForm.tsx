@@ -37,7 +37,7 @@ export default function SuspectForm({ stair, item, trainingDate, onSigned }: Pro
           >
             {others.map((other) => (
               <option key={other.itemId} value={other.itemId}>
-                {other.exercise.name}
+                {other.name}
               </option>
             ))}
           </select>

@@ -106,6 +106,7 @@ export function madeOf(
     restrictions: parts.restrictions.map(({ limit }) => limit),
     limitSettings: settings.map(({ at, circumstances: set }) => ({ at, restrictions: limitsOf(set) })),
     items: itemsOf(parts),
+    arrangements: parts.arrangements.map((signed) => without(signed, "by")),
     sessions: sessionsOf(parts),
     reports: parts.reports.map((report) => without(report, "by", "occurredAt")),
     results: parts.results.map((result) => without(result, "by", "visitId")),
@@ -137,12 +138,13 @@ function withAsks(measure: Measure): Measure {
 function itemsOf({ items, endings, prescriptions }: CaseParts): CaseItem[] {
   const endedAt = new Map(endings.map((ending) => [ending.itemId, ending.at]));
   const byItem = grouped(prescriptions, (entry) => entry.itemId);
-  return items.map(({ id, exerciseId, lane, against, againstReason = "" }) => {
+  return items.map(({ id, exerciseId, lane, role, against, againstReason = "" }) => {
     const ended = endedAt.get(id);
     return {
       id,
       exerciseId,
       lane,
+      ...(role ? { role } : {}),
       ...(against ? { against: { limits: against, reason: againstReason } } : {}),
       ...(ended === undefined ? {} : { endedAt: ended }),
       prescriptions: (byItem.get(id) ?? []).map(({ id: entry, from, prescription }) => ({

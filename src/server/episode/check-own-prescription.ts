@@ -1,5 +1,7 @@
 import { doneBefore } from "~/core/case/done-before";
-import { limitsOfItem } from "~/core/case/in-force";
+import { arrangedItems } from "~/core/case/arranged";
+import { sameSetting } from "~/core/exercise/same-setting";
+import { limitsOfItem, prescriptionInForce } from "~/core/case/in-force";
 import type { CaseItem } from "~/core/case/case-file";
 import { amountsOfDose, mostOf } from "~/core/dose/amounts";
 import { firstPrescription, variantOf, type Exercise } from "~/core/exercise/exercise";
@@ -30,6 +32,19 @@ export function checkOwnPrescription(
   const { file } = loaded;
   const problems = prescriptionProblems(exercise, wanted, file.episode.involvedSide === "both", path);
   if (problems.length > 0) throw refused(problems);
+  const plan = arrangedItems(file);
+  const own = plan.find((entry) => entry.item.id === item.id);
+  const twin = plan.some(
+    (entry) =>
+      entry !== own &&
+      entry.item.exerciseId === exercise.id &&
+      entry.role === own?.role &&
+      sameSetting(prescriptionInForce(entry.item, file.asOf).prescription, wanted),
+  );
+  if (twin)
+    throw refused([
+      { path: `${path}/settings`, problem: "stand in the plan already as an exercise of their own" },
+    ]);
   const variant = variantOf(exercise, wanted.variantId);
   const book = loaded.book();
   const told = book.demandOf(exercise, wanted);

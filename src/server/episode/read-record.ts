@@ -2,6 +2,8 @@ import { conditionByCode } from "~/catalogue/conditions/all";
 import { proceduresOf } from "~/catalogue/procedures/all";
 import type { RecordEntry, RecordView } from "~/contract/record";
 import { isLateReport } from "~/core/response/training-day-state";
+import { arrangedItems } from "~/core/case/arranged";
+import { itemNames, type NamedItem } from "~/messages/item-names";
 import { prescriptionInForce } from "~/core/case/in-force";
 import { patientName } from "~/server/case/patient-name";
 import type { StaffContext } from "~/server/staff-context";
@@ -21,6 +23,7 @@ export async function readRecord(staff: StaffContext, id: string): Promise<Recor
 /** The record of a case that is loaded already. */
 export async function recordView(staff: StaffContext, loaded: LoadedCase): Promise<RecordView> {
   const { head, file } = loaded;
+  const names = itemNames(everyItem(file));
   const documents = (await readFacts(pool(), documentFacts, staff.clinicId, [head.id])).get(head.id) ?? [];
   const all = [
     ...entries(loaded),
@@ -38,13 +41,25 @@ export async function recordView(staff: StaffContext, loaded: LoadedCase): Promi
     zone: file.zone,
     involvedSide: file.episode.involvedSide,
     person: { ...patientName(loaded), activity: head.person.activity },
-    items: file.items.flatMap((item) => {
-      const exercise = file.exercises.find((e) => e.id === item.exerciseId);
-      const { dose } = prescriptionInForce(item, file.asOf).prescription;
-      return exercise ? [{ itemId: item.id, exercise, dose }] : [];
-    }),
+    items: everyItem(file).map(({ itemId, exercise, prescription: { dose } }) => ({
+      itemId,
+      name: names.get(itemId) ?? exercise.name,
+      exercise,
+      dose,
+    })),
     entries: all.sort((a, b) => Date.parse(b.at) - Date.parse(a.at)),
   };
+}
+
+/** Everything that was ever in the plan, as it was prescribed last. */
+function everyItem(file: LoadedCase["file"]): NamedItem[] {
+  const roles = new Map(arrangedItems(file).map(({ item, role }) => [item.id, role]));
+  return file.items.flatMap((item) => {
+    const exercise = file.exercises.find(({ id }) => id === item.exerciseId);
+    const { prescription } = prescriptionInForce(item, file.asOf);
+    const role = roles.get(item.id) ?? item.role ?? "main";
+    return exercise ? [{ itemId: item.id, exercise, prescription, role }] : [];
+  });
 }
 
 function entries(loaded: LoadedCase): RecordEntry[] {

@@ -29,7 +29,7 @@ export async function readUnreadable(staff: StaffContext, episodeId: string) {
         .filter((item) => item.endedAt === undefined)
         .map((item) => ({
           itemId: item.id,
-          exercise: { name: exercises.get(item.exerciseId) ?? item.exerciseId },
+          name: exercises.get(item.exerciseId) ?? item.exerciseId,
         })),
     },
   };

@@ -20,6 +20,7 @@ import { patientName } from "~/server/case/patient-name";
 import type { StaffContext } from "~/server/staff-context";
 import type { LoadedCase } from "~/server/case/make-case";
 import { soreFrom } from "~/core/response/sore-from";
+import { itemNames } from "~/messages/item-names";
 import { openSignals } from "./open-signals";
 
 /** Builds what the stair of a patient shows, judged by the school in force or by one that is only previewed. */
@@ -31,6 +32,12 @@ export function stairView(staff: StaffContext, loaded: LoadedCase, preview?: Pai
   const today = localDay(file.asOf, file.zone);
   const { bornOn, activity } = head.person;
   const limits = limitsOf(file, stage);
+  const names = itemNames(
+    review.items.flatMap((item) => {
+      const exercise = file.exercises.find(({ id }) => id === item.exerciseId);
+      return exercise ? [{ ...item, exercise }] : [];
+    }),
+  );
   const days = reportDays(file, loaded.days());
   return {
     episodeId: head.id,
@@ -68,7 +75,7 @@ export function stairView(staff: StaffContext, loaded: LoadedCase, preview?: Pai
     stageEnteredOn: review.stageEnteredOn,
     gate: review.gate,
     items: review.items.map((item) =>
-      stairItem(loaded, item, {
+      stairItem(loaded, item, names.get(item.itemId), {
         restrictions: limitsOfItem(file, stage, file.items.find(({ id }) => id === item.itemId) ?? {}),
         today,
         book: loaded.book(),
@@ -120,6 +127,7 @@ export function saidWithEnd(
 function stairItem(
   { file, days }: LoadedCase,
   item: CaseReview["items"][number],
+  name: string | undefined,
   under: Parameters<typeof alternatives>[2],
 ): StairItem {
   const exercise = file.exercises.find((e) => e.id === item.exerciseId);
@@ -128,6 +136,9 @@ function stairItem(
   return {
     itemId: item.itemId,
     exercise,
+    name: name ?? exercise.name,
+    role: item.role,
+    circuit: item.circuit,
     lane: item.lane,
     prescription: item.prescription,
     variantName: variantOf(exercise, item.prescription.variantId).name,

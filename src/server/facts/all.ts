@@ -1,3 +1,4 @@
+import { arrangements } from "./arrangements";
 import { attributions } from "./attributions";
 import { circumstances } from "./circumstances";
 import { clearances } from "./clearances";
@@ -33,6 +34,7 @@ export const facts = {
   restrictions,
   circumstances,
   items,
+  arrangements,
   sessions,
   sets,
   reports,

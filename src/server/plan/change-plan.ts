@@ -4,7 +4,8 @@ import { amountsOfDose, mostOf } from "~/core/dose/amounts";
 import { planTotals } from "~/core/progression/plan-totals";
 import { countedItem } from "~/core/progression/counted-item";
 import { doneBefore } from "~/core/case/done-before";
-import { limitsOf } from "~/core/case/in-force";
+import { arrangedItems } from "~/core/case/arranged";
+import { limitsOf, prescriptionInForce } from "~/core/case/in-force";
 import { haltsOf } from "~/core/case/stops";
 import { circumstanceProblems } from "~/core/intake/intake";
 import type { CircumstancesBody, EndingBody, ItemBody, PlanWritten } from "~/contract/plan";
@@ -12,13 +13,15 @@ import type { FieldProblem } from "~/core/schema/field-problem";
 import { stageOf } from "~/core/pathway/pathway";
 import { firstPrescription, type Exercise, type Variant } from "~/core/exercise/exercise";
 import type { Prescription } from "~/core/exercise/prescription";
+import type { ItemRole } from "~/core/exercise/role";
+import { sameSetting } from "~/core/exercise/same-setting";
 import { obstacle } from "~/core/limit/obstacle";
 import { isBinding, type Restriction } from "~/core/limit/restriction";
 import { localDay } from "~/core/schedule/local-day";
 import type { StaffContext } from "~/server/staff-context";
 import { clinicCatalogue } from "~/server/catalogue/clinic-catalogue";
 import { attachDefinitions, storeDefinition } from "~/server/case/definition-repository";
-import { writeInto, type Fact, type WriteScope } from "~/server/write/write-into";
+import type { Fact, WriteScope } from "~/server/write/write-into";
 import { circumstances } from "~/server/facts/circumstances";
 import { endings } from "~/server/facts/endings";
 import { items } from "~/server/facts/items";
@@ -28,7 +31,8 @@ import { refused } from "~/server/http/problem";
 import type { LoadedCase } from "~/server/case/make-case";
 import { sayPlanTotal } from "~/messages/plan-totals";
 import { askIfMeant, type Typed } from "~/server/write/meant-so";
-import { countedItems, planView } from "./read-plan";
+import { countedItems } from "./read-plan";
+import { writePlan } from "./write-plan";
 import { sidesOf } from "~/core/exercise/sides-of";
 
 /**
@@ -51,7 +55,7 @@ export function addItem(staff: StaffContext, episodeId: string, body: ItemBody):
     const barred = limitsInTheWay(loaded, exercise, variant, prescription);
     const problems = [
       ...prescriptionProblems(exercise, prescription, file.episode.involvedSide === "both"),
-      ...planProblems(scope, exercise),
+      ...planProblems(scope, exercise, prescription, body.role),
     ];
     if (problems.length > 0) throw refused(problems);
     const reason = body.against?.trim();
@@ -78,6 +82,7 @@ export function addItem(staff: StaffContext, episodeId: string, body: ItemBody):
       lane,
       position,
       createdAt: at,
+      ...(body.role && body.role !== "main" ? { role: body.role } : {}),
       ...(isAgainst
         ? { against: barred.map(({ says, origin }) => ({ says, origin })), againstReason: reason }
         : {}),
@@ -118,18 +123,6 @@ export function setCircumstances(
   });
 }
 
-async function writePlan(
-  staff: StaffContext,
-  episodeId: string,
-  fact: Fact,
-  write: (scope: WriteScope) => Promise<void>,
-): Promise<PlanWritten> {
-  const { repeated, seen } = await writeInto(staff, episodeId, fact, write, (loaded) =>
-    planView(staff, loaded),
-  );
-  return { id: fact.body.id, repeated, plan: seen };
-}
-
 function prescribed(variant: Variant, { settings, dose, leg }: ItemBody): Prescription {
   const first = firstPrescription(variant, leg);
   return { ...first, settings: { ...first.settings, ...settings }, dose: dose ?? first.dose };
@@ -140,10 +133,20 @@ const haltedProblem: FieldProblem = {
   problem: "cannot be added: a stop signal is open. It is cleared in writing first",
 };
 
-function planProblems({ loaded: { file } }: WriteScope, exercise: Exercise): FieldProblem[] {
+function planProblems(
+  { loaded: { file } }: WriteScope,
+  exercise: Exercise,
+  prescription: Prescription,
+  role: ItemRole = "main",
+): FieldProblem[] {
   if (haltsOf(file).length > 0) return [haltedProblem];
-  const already = file.items.some((item) => item.exerciseId === exercise.id && item.endedAt === undefined);
-  return already ? [{ path: "/exerciseId", problem: "is in the plan already" }] : [];
+  const already = arrangedItems(file).some(
+    (entry) =>
+      entry.item.exerciseId === exercise.id &&
+      entry.role === role &&
+      sameSetting(prescriptionInForce(entry.item, file.asOf).prescription, prescription),
+  );
+  return already ? [{ path: "/exerciseId", problem: "is in the plan already with this setting" }] : [];
 }
 
 /** Every limit in force that a prescription would break, the surgeon's and a procedure's first. */

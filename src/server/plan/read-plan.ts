@@ -4,6 +4,10 @@ import { nextHarder } from "~/core/decision/record/next-harder";
 import { doseMinutes } from "~/core/dose/dose-minutes";
 import { planTotals, type CountedItem } from "~/core/progression/plan-totals";
 import { countedItem } from "~/core/progression/counted-item";
+import { planPieces } from "~/core/progression/plan-time";
+import { usualOrder } from "~/core/progression/usual-order";
+import { itemNames } from "~/messages/item-names";
+import type { Prescription } from "~/core/exercise/prescription";
 import { planMinutes } from "~/core/dose/plan-minutes";
 import type { NextStep, PlanItem, PlanView } from "~/contract/plan";
 import { measuredHeight } from "~/core/case/measured-body";
@@ -40,9 +44,17 @@ export function planView(staff: StaffContext, loaded: LoadedCase): PlanView {
   const stage = stageOf(file.pathway, review.stage);
   const limits = limitsOf(file, stage);
   const today = localDay(file.asOf, file.zone);
-  const items = review.items.map((item) =>
+  const known = review.items.map((item) => ({ ...item, exercise: exerciseOf(file.exercises, item) }));
+  const names = itemNames(known);
+  const usual = usualOrder(known);
+  const items = known.map((item) =>
     planItem(item, {
-      exercise: exerciseOf(file.exercises, item),
+      exercise: item.exercise,
+      name: names.get(item.itemId) ?? item.exercise.name,
+      usualPlace: usual.indexOf(item),
+      beside: known
+        .filter((other) => other.exerciseId === item.exerciseId && other !== item)
+        .map((other) => other.prescription),
       changes: signedChangesOf(file, item.itemId),
       restrictions: limitsOfItem(file, stage, caseItemOf(file, item.itemId)),
       against: caseItemOf(file, item.itemId).against ?? null,
@@ -62,8 +74,8 @@ export function planView(staff: StaffContext, loaded: LoadedCase): PlanView {
     pathway: file.pathway.code,
     stage: stage.code,
     items,
-    time: planMinutes(items.map((item) => item.time)),
-    totals: planTotals(countedItems(loaded), circumstances?.minutesPerDay ?? null),
+    time: planMinutes(planPieces(known)),
+    totals: planTotals(countedItems(loaded), circumstances?.minutesPerDay ?? null, planPieces(known)),
     emptyLanes: stageLanes.filter((lane) => !filled.has(lane)),
     stageLanes,
     // Stage and calendar may say the same.
@@ -83,9 +95,12 @@ export function countedItems(loaded: LoadedCase): CountedItem[] {
 }
 
 function planItem(
-  { itemId, lane, prescription, maximumN, proposal }: ItemReview,
+  { itemId, lane, role, circuit, prescription, maximumN, proposal }: ItemReview,
   {
     exercise,
+    name,
+    usualPlace,
+    beside,
     changes,
     restrictions,
     against,
@@ -93,6 +108,9 @@ function planItem(
     book,
   }: {
     exercise: Exercise;
+    name: string;
+    usualPlace: number;
+    beside: Prescription[];
     changes: SignedChange[];
     restrictions: Restriction[];
     against: NonNullable<CaseItem["against"]> | null;
@@ -105,13 +123,20 @@ function planItem(
     itemId,
     exerciseId: exercise.id,
     exerciseName: exercise.name,
+    name,
+    role,
+    circuit,
+    usualPlace,
     variantName: variant.name,
     lane,
     drawnLike: exercise.drawnLike ?? null,
     prescription,
     maximumN,
     time: doseMinutes({ dose: prescription.dose, sides: sidesOf(exercise, prescription) }),
-    harder: nextStep(exercise, nextHarder({ exercise, prescription, changes, restrictions }, today, book)),
+    harder: nextStep(
+      exercise,
+      nextHarder({ exercise, prescription, changes, restrictions, beside }, today, book),
+    ),
     easier: nextStep(exercise, easier(exercise, prescription, { restrictions, today, book })),
     stopped: proposal.outcome === "stop",
     against: against && { limits: against.limits.map(({ says }) => says), reason: against.reason },

@@ -4,6 +4,7 @@ import { oneOf } from "~/core/schema/one-of";
 import { Change } from "~/core/progression/change";
 import { Exercise } from "~/core/exercise/exercise";
 import { Prescription } from "~/core/exercise/prescription";
+import { ItemRole } from "~/core/exercise/role";
 import { Restriction } from "~/core/limit/restriction";
 import { Pain } from "~/core/response/pain-response";
 import { PainSchoolCode } from "~/core/response/pain-school";
@@ -81,6 +82,10 @@ export const DecideInput = Type.Object(
   {
     exercise: Exercise,
     prescription: Prescription,
+    /** What it is in the plan for; `main` when left out. */
+    role: Type.Optional(ItemRole),
+    /** Other settings of the exercise in the plan: it does not climb into one of them. */
+    beside: Type.Optional(Type.Array(Prescription, { maxItems: 30 })),
     /** When the present prescription began to hold. */
     prescribedAt: instant,
     school: PainSchoolCode,

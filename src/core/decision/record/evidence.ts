@@ -37,6 +37,7 @@ export const evidenceCodes = [
   "restriction",
   "knob-left-alone",
   "policy-fixed",
+  "role-kept",
   "reference-missing",
   "flare-elsewhere",
   "rebaseline",

@@ -3,8 +3,17 @@ import { variantOf } from "~/core/exercise/exercise";
 import { harder, type Harder } from "~/core/progression/harder";
 import { obstacle } from "~/core/limit/obstacle";
 import type { DecideInput } from "~/core/decision/record/decide-input";
+import { sameSetting } from "~/core/exercise/same-setting";
+import type { Restriction } from "~/core/limit/restriction";
 import { restingKnobs } from "./knob-history";
 import { takenByEase } from "./taken-by-ease";
+
+/** A setting that stands in the plan by itself is not climbed into. */
+const standsBeside: Restriction = {
+  kind: "note",
+  origin: "plan",
+  says: "stands in the plan already, as a setting of its own",
+};
 
 /**
  * What would be turned next on an item, given what was signed before: first what an ease took, then the variant's own
@@ -14,6 +23,20 @@ import { takenByEase } from "./taken-by-ease";
  * @param book what settings ask of this body
  */
 export function nextHarder(
+  input: Pick<DecideInput, "exercise" | "prescription" | "changes" | "restrictions" | "beside">,
+  today: string,
+  book: DemandBook,
+): Harder {
+  const found = turnedNext(input, today, book);
+  if (found.found !== "change") return found;
+  const { knob, prescription } = found.change;
+  const isBeside =
+    !sameSetting(input.prescription, prescription) &&
+    (input.beside ?? []).some((other) => sameSetting(other, prescription));
+  return isBeside ? { found: "restriction", restriction: standsBeside, knob } : found;
+}
+
+function turnedNext(
   input: Pick<DecideInput, "exercise" | "prescription" | "changes" | "restrictions">,
   today: string,
   book: DemandBook,

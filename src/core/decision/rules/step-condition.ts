@@ -1,5 +1,6 @@
 import type { Dose } from "~/core/dose/dose";
 import { doseMinutes } from "~/core/dose/dose-minutes";
+import { isStepped } from "~/core/exercise/role";
 import { sidesOf } from "~/core/exercise/sides-of";
 import { dosePolicy } from "~/core/dose/dose-policy";
 import { heavySlowDays } from "~/core/dose/heavy-slow-calendar";
@@ -38,6 +39,11 @@ const runningStepDays = 7;
 /** Everything a step up asks for. Figures: common practice, the 2-for-2 rule from NSCA (recalled). */
 export const stepConditions: readonly StepCondition[] = [
   { code: "policy", unmet: (view) => when(!policy(view).steps, evidence("policy-fixed"), beforeAll) },
+  {
+    code: "role",
+    unmet: ({ input: { role = "main" } }) =>
+      when(!isStepped(role), evidence("role-kept", { role }), beforeAll),
+  },
   {
     code: "signal-open",
     unmet: ({ input: { halted } }) =>

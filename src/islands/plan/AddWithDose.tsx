@@ -1,0 +1,101 @@
+import { useState } from "react";
+import { FormProvider, useForm, useWatch } from "react-hook-form";
+import type { PlanView } from "~/contract/plan";
+import { firstPrescription, variantOf, type Exercise } from "~/core/exercise/exercise";
+import { itemRoles, type ItemRole } from "~/core/exercise/role";
+import FormFeet from "~/islands/frame/FormFeet";
+import ProblemNote from "~/islands/frame/ProblemNote";
+import ReasonField from "~/islands/frame/ReasonField";
+import { useWrite } from "~/islands/frame/use-write";
+import { sayField } from "~/islands/prescribe/field-words";
+import PrescriptionFields from "~/islands/prescribe/PrescriptionFields";
+import {
+  draftOf,
+  isReadable,
+  prescriptionOf,
+  type PrescribeDraft,
+  type PrescribeFields,
+} from "~/islands/prescribe/prescribe-draft";
+import { sayDose } from "~/messages/describe";
+import { t } from "~/messages/say";
+
+interface Props {
+  plan: PlanView;
+  exercise: Exercise;
+  variantId: string;
+  onCancel: () => void;
+  onAdded: (next: PlanView) => void;
+}
+
+/** An exercise joins the plan with any dose, setting, leg and role; one that is in it already, in another setting. */
+export default function AddWithDose({ plan, exercise, variantId, onCancel, onAdded }: Props) {
+  const first = firstPrescription(variantOf(exercise, variantId));
+  const form = useForm<PrescribeFields>({ defaultValues: { ...draftOf(first), reason: "" } });
+  const { control, register, reset, getValues, handleSubmit } = form;
+  const draft = useWatch({ control }) as PrescribeFields;
+  const [role, setRole] = useState<ItemRole>("main");
+  const { send, busy, problem } = useWrite("addItem", { id: plan.episodeId });
+  const wanted = prescriptionOf(draft);
+  const readable = isReadable(wanted);
+  const against = (problem?.changed as { against?: string[] } | undefined)?.against;
+
+  const add = async (isMeant: boolean) => {
+    const { reason, ...rest } = getValues();
+    const prescription = prescriptionOf(rest);
+    const written = await send(
+      {
+        ...prescription,
+        exerciseId: exercise.id,
+        ...(role === "main" ? {} : { role }),
+        ...(against && reason.trim() ? { against: reason.trim() } : {}),
+        ...(isMeant ? { meant: true } : {}),
+      },
+      `${JSON.stringify(prescription)} ${role}`,
+    );
+    if (written) onAdded(written.plan);
+  };
+
+  return (
+    <FormProvider {...form}>
+      <form
+        className="bg-base-200 mt-2 flex flex-col gap-3 rounded-md p-2"
+        data-testid="add-with-dose"
+        onSubmit={(event) => void handleSubmit(() => add(false))(event)}
+      >
+        <PrescriptionFields
+          exercise={exercise}
+          involvedSide={plan.involvedSide}
+          heightM={plan.heightM}
+          onDraft={(next: PrescribeDraft) => reset({ ...next, reason: getValues("reason") })}
+        />
+        <fieldset className="flex flex-wrap gap-x-4 text-sm">
+          <legend className="font-medium">{t("plan.addRole")}</legend>
+          {itemRoles.map((code) => (
+            <label key={code} className="flex min-h-11 cursor-pointer items-center gap-2">
+              <input
+                type="radio"
+                className="radio"
+                name="role"
+                checked={role === code}
+                onChange={() => setRole(code)}
+              />
+              {t(`role.${code}`)}
+            </label>
+          ))}
+        </fieldset>
+        {against && (
+          <ReasonField label={t("plan.againstReason")} field={register("reason")} invalid={false} />
+        )}
+        <ProblemNote problem={problem} sayPath={sayField} onMeant={() => void add(true)} />
+        <p className="text-lg font-semibold" aria-live="polite" data-testid="prescribed">
+          {readable ? sayDose(wanted, null) : t("prescribe.unread")}
+        </p>
+        <FormFeet
+          submit={against ? t("plan.againstSign") : t("plan.add")}
+          disabled={busy || !readable}
+          onCancel={onCancel}
+        />
+      </form>
+    </FormProvider>
+  );
+}

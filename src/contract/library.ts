@@ -67,6 +67,8 @@ export const LibraryAnswer = Type.Object(
   {
     exercises: Type.Array(LibraryEntry),
     variantCount: Type.Integer(),
+    /** What comes nearest to the words, where nothing fits; empty else. */
+    nearest: Type.Array(Type.Object({ exerciseId: code, name: Type.String() }, closed)),
     muscle: Type.Union([Muscle, Type.Null()]),
     patient: Type.Union([LibraryPatient, Type.Null()]),
     leftOut: Type.Array(
@@ -107,7 +109,12 @@ export const CatalogueHit = Type.Object(
 export type CatalogueHit = Static<typeof CatalogueHit>;
 
 export const CatalogueAnswer = Type.Object(
-  { count: Type.Integer({ description: "All that fit" }), hits: Type.Array(CatalogueHit) },
+  {
+    count: Type.Integer({ description: "All that fit" }),
+    hits: Type.Array(CatalogueHit),
+    /** What comes nearest to the words, where nothing fits; empty else. */
+    nearest: Type.Array(CatalogueHit),
+  },
   closed,
 );
 export type CatalogueAnswer = Static<typeof CatalogueAnswer>;

@@ -87,6 +87,7 @@ export const library = {
   "exercise.heightWrong": "from 100 to 240 cm",
   "exercise.addToPlan": "Add to the plan of {name}",
   "exercise.inPlan": "In the plan of {name}",
+  "library.nearest": "Nearest to these words:",
   "exercise.added": "Added to the plan.",
   "exercise.edit": "Edit",
   "exercise.copy": "New from this one",

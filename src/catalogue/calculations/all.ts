@@ -25,6 +25,7 @@ import { settingsProblems } from "~/core/exercise/settings-problems";
 import { restrictionProblems } from "~/core/limit/restriction-problems";
 import { startingExercises } from "~/catalogue/exercises/all";
 import { demandCalculations } from "./demand";
+import { synonyms } from "~/catalogue/exercises/synonyms";
 import { stageNeeds } from "~/catalogue/stage-needs/all";
 
 const closed = { additionalProperties: false };
@@ -121,7 +122,7 @@ function said(result: Harder): Static<typeof StepOutput> {
   return { found: "change", ...nothing, knob, from, to, variant: prescription.variantId, prescription };
 }
 
-const index = exerciseIndex(startingExercises, stageNeeds);
+const index = exerciseIndex(startingExercises, stageNeeds, synonyms);
 
 /** Calculations that look into the starting catalogue. */
 const catalogueCalculations: readonly Calculation[] = [

@@ -22,6 +22,10 @@ import { runningExercises } from "./running";
 import { singleLegExercises } from "./single-leg";
 import { stepExercises } from "./steps";
 import { squatExercises } from "./squats";
+import { floorFormExercises } from "./floor-forms";
+import { partWorkExercises } from "./part-work";
+import { pullExercises } from "./pulls";
+import { shoulderExercises } from "./shoulder";
 import { trunkExercises } from "./trunk";
 import { upperBodyExercises } from "./upper-body";
 
@@ -35,8 +39,11 @@ export const startingExercises: readonly Exercise[] = [
   ...squatExercises,
   ...singleLegExercises,
   ...stepExercises,
+  ...partWorkExercises,
   ...hingeExercises,
+  ...pullExercises,
   ...bridgeExercises,
+  ...floorFormExercises,
   ...hamstringExercises,
   ...adductorExercises,
   ...lyingAbductorExercises,
@@ -51,4 +58,5 @@ export const startingExercises: readonly Exercise[] = [
   ...hopExercises,
   ...runningExercises,
   ...upperBodyExercises,
+  ...shoulderExercises,
 ].map(withAsks);

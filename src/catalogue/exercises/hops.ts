@@ -70,6 +70,54 @@ export const lineHops: Exercise = {
   source: commonPractice,
 };
 
+export const timedHops: Exercise = {
+  id: "timed-hops",
+  name: "Hops for time",
+  family: "hop",
+  lane: "landing",
+  alsoTrains: ["calf", "balance"],
+  muscles: ["gastrocnemius", "gluteus-medius", "quadriceps"],
+  regions: ["ankle", "knee", "hip"],
+  loads: loads("moderate", "moderate", "low"),
+  sides: "each-side",
+  effort: "hard",
+  feltIn: "calf and side of the hip",
+  cues: [
+    "About two contacts a second, quiet from first to last",
+    "Count them: they are the dose; half a minute is about sixty",
+  ],
+  faults: [
+    kneeIn,
+    pelvisDrops,
+    loud,
+    { code: "slows", name: "Slows or stops to rest", view: "front", phase: "throughout" },
+  ],
+  safety: "Even, dry ground.",
+  forbiddenBy: ["impact"],
+  variants: progression(
+    {
+      settings: { contraction: "plyometric", laterality: "both", direction: "across", surface: "firm" },
+      dose: dose("plyometric", { sets: 1, contacts: from(20, 30), restSeconds: 90 }),
+      turns: [ladder("contacts", "10-20", "20-30", "30-40", "40-60")],
+      position: "standing",
+      kit: [],
+      phase: "spring",
+      arcs: { knee: [10, 40], hip: [0, 30] },
+    },
+    [
+      { id: "timed-jumps-across", name: "Both legs, side to side" },
+      { id: "timed-hops-across", name: "One leg, side to side", turn: ["laterality", "single"] },
+      { id: "timed-hops-forward", name: "One leg, forward and back", turn: ["direction", "forward"] },
+      {
+        id: "timed-hops-square",
+        name: "One leg, round a square",
+        turn: ["direction", "rotational"],
+      },
+    ],
+  ),
+  source: commonPractice,
+};
+
 export const distanceHop: Exercise = {
   id: "distance-hop",
   name: "Hop for distance",
@@ -175,4 +223,4 @@ export const boxJump: Exercise = {
   source: commonPractice,
 };
 
-export const hopExercises = [lineHops, distanceHop, boxJump];
+export const hopExercises = [lineHops, timedHops, distanceHop, boxJump];

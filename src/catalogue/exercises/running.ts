@@ -238,6 +238,7 @@ export const forwardLunge: Exercise = {
         support: "one-hand",
         direction: "back",
         "stance-length": "long",
+        "knee-travel": "limited",
         "load-place": "none",
       },
       dose: dose("strength", { sets: 2, reps: from(8, 10) }),

@@ -8,6 +8,10 @@ import { knobsOf, type Knobs, type Recipe } from "./parts";
 import { bridgeFigures } from "./bridges";
 import { calfFigures } from "./calf";
 import { floorFigures } from "./floor-work";
+import { floorFormFigures } from "./floor-forms";
+import { partWorkFigures } from "./part-work";
+import { pullFigures } from "./pulls";
+import { shoulderFigures } from "./shoulder";
 import { hingeFigures } from "./hinges";
 import { jumpFigures } from "./jumps";
 import { locomotionFigures } from "./locomotion";
@@ -32,6 +36,10 @@ export const recipes: Readonly<Record<string, Recipe>> = {
   ...jumpFigures,
   ...locomotionFigures,
   ...upperBodyFigures,
+  ...pullFigures,
+  ...partWorkFigures,
+  ...floorFormFigures,
+  ...shoulderFigures,
 };
 
 /**

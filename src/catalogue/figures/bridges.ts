@@ -15,7 +15,13 @@ interface Span {
 /**
  * The top of a bridge: shoulders, hips and knees in one line, the knee bent so, the sole on ground of a height.
  */
-function bridgeTop(b: BodyLengths, kneeDeg: number, shoulderY: number, soleY: number, pitch: number): Span {
+export function bridgeTop(
+  b: BodyLengths,
+  kneeDeg: number,
+  shoulderY: number,
+  soleY: number,
+  pitch: number,
+): Span {
   const [forward, rise] = ankleOnSole(b, pitch);
   const line = b.trunk + b.thigh;
   const knee = (kneeDeg * Math.PI) / 180;
@@ -43,7 +49,7 @@ interface Bridge {
 }
 
 /** Keys of a bridge: hips down, hips up; the shoulders stay. A free leg moves with the pelvis. */
-function bridge(
+export function bridge(
   b: BodyLengths,
   { knee, soleY, pitch, shoulderY, other, arms = hands.beside(), neckFlexion = 0 }: Bridge,
 ): Pose[] {

@@ -64,21 +64,20 @@ const threeWay: Recipe = (k, b) => {
   const way: Record<string, [number, number]> = {
     back: [-1, 0],
     "back-across": [-0.75, 0.55],
-    across: [-0.12, 1],
+    across: [0.62, 0.78],
+    outward: [-0.12, 1],
     forward: [1, 0],
   };
   const direction = Object.keys(way).find((value) => k.is("direction", value)) ?? "forward";
   const [dx, dz] = way[direction] ?? [1, 0];
   const forward = direction === "forward";
-  const aside = direction === "across";
+  const aside = direction === "outward";
+  const crossing = direction === "across";
   // Reaching forward the shin travels and the pelvis turns after the foot.
-  const share = forward ? 0.46 : aside ? 0.37 : 0.3;
-  const turn = forward ? 32 : 0;
+  const share = forward ? 0.46 : crossing ? 0.38 : aside ? 0.37 : 0.3;
+  const turn = forward ? 32 : crossing ? 20 : 0;
   const hipAhead = b.hipCentre * Math.sin((turn * Math.PI) / 180);
-  const target: [number, number] = [
-    dx * reach,
-    -b.hipCentre + dz * reach * (direction === "across" ? -1 : 1),
-  ];
+  const target: [number, number] = [dx * reach, -b.hipCentre + dz * reach * (aside ? -1 : 1)];
   const bend = bendToTouch(b, share, {
     x: target[0] - hipAhead,
     y: b.ankleHeight + 0.035 * h,
@@ -104,13 +103,13 @@ const threeWay: Recipe = (k, b) => {
       {
         arms: hands.hips(b),
         pelvis: { turn: turn * gone, lean: aside ? -12 * gone : 0 },
-        balance: { over: "w", forward: true, sideways: !forward && !aside },
+        balance: { over: "w", forward: true, sideways: !forward && !aside && !crossing },
       },
       { y: soft },
     );
   const held = holding(k, b, [stand(0), stand(1)]);
   return figure({
-    viewDeg: direction === "across" ? 78 : direction === "back-across" ? -28 : 22,
+    viewDeg: aside ? 78 : crossing ? 60 : direction === "back-across" ? -28 : 22,
     keys: held.keys,
     props: [
       { kind: "mark", x: target[0] + (dx >= 0 ? 0.16 * h : -0.02 * h), z: target[1] - 0.02 },

@@ -178,6 +178,7 @@ export const jumpFigures: Readonly<Record<string, Recipe>> = {
   "step-off-and-stick": stepOff,
   "drop-jump": dropJump,
   "line-hops": lineHops,
+  "timed-hops": lineHops,
   "distance-hop": distanceHop,
   "box-jump": boxJump,
 };

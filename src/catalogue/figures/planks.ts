@@ -21,7 +21,7 @@ interface Line {
 }
 
 /** A body held straight on arms and toes, or on arms and knees; the shoulders at x = 0. */
-function plank(
+export function plank(
   b: BodyLengths,
   { neckY, soleY, onKnees }: Line,
   arms: Pose["arms"],
@@ -47,12 +47,12 @@ function plank(
 }
 
 /** Forearms on ground of a height, elbows under the shoulders. */
-const forearms = (b: BodyLengths, y = 0): Pose["arms"] => {
+export const forearms = (b: BodyLengths, y = 0): Pose["arms"] => {
   const at = (side: 1 | -1): Arm =>
     reachTo([b.forearm + b.grip, y + 0.022 * b.height, b.shoulderCentre * side], [0.2, -0.8, 0]);
   return { w: at(1), o: at(-1) };
 };
-const forearmHeight = (b: BodyLengths, y = 0) => y + b.upperArm + 0.022 * b.height;
+export const forearmHeight = (b: BodyLengths, y = 0) => y + b.upperArm + 0.022 * b.height;
 
 export const frontPlank: Recipe = (k, b) => {
   const h = b.height;

@@ -8,19 +8,22 @@ export const splitSquat: Recipe = (k, b) => {
   const h = b.height;
   const long = k.is("stance-length", "long");
   const raised = k.is("raised", "rear-foot");
+  const frontY = k.is("raised", "front-foot") ? 0.1 : 0;
+  // Free to travel, the front shin slants more as the knee bends.
+  const shinShare = (long ? 0.04 : 0.16) + (k.is("knee-travel", "free") ? 0.12 : 0);
   const benchY = raised ? 0.2 * h : 0;
   const behind = (long ? 0.42 : 0.3) * h;
   const load = loaded(k, b);
   const deep = (raised ? 70 : 92) * k.range + 6;
   const stand = (knee: number) => {
-    const shin = knee * (long ? 0.04 : 0.16);
+    const shin = knee * shinShare;
     return pose({
       lie: "upright",
       legs: {
-        w: carrying(knee, shin, {}),
+        w: carrying(knee, shin, { y: frontY }),
         o: foot(b, -behind, { y: benchY, pitch: raised ? 100 : 52, free: raised, knee: [0.7, -0.6, 0] }, -1),
       },
-      root: onFoot(b),
+      root: onFoot(b, 0, frontY),
       pelvis: { pitch: 8 + knee * 0.1 },
       arms: load.arms ?? hands.hips(b),
     });
@@ -28,7 +31,7 @@ export const splitSquat: Recipe = (k, b) => {
   const [forward, rise] = ankleOnSole(b, 52);
   const start = raised
     ? 16
-    : bendToTouch(b, long ? 0.04 : 0.16, { x: forward - behind, y: rise, aside: 0.01 });
+    : bendToTouch(b, shinShare, { x: forward - behind, y: rise - frontY, aside: 0.01 });
   const held = holding(k, b, [stand(start), stand(Math.max(start + 6, deep))]);
   return figure({
     keys: held.keys,
@@ -37,6 +40,9 @@ export const splitSquat: Recipe = (k, b) => {
       ...load.props,
       ...(raised
         ? [block("bench", [-behind - 0.2 * h, -behind + 0.06 * h], [0, benchY - 0.03], [-0.16 * h, 0.02 * h])]
+        : []),
+      ...(frontY > 0
+        ? [block("step", [-b.heel - 0.03 * h, b.ball + 0.08 * h], [0, frontY], [0.01 * h, 0.12 * h])]
         : []),
       ...(held.props.length === 0
         ? [block("pad", [-behind * 0.62 - 0.1, -behind * 0.62 + 0.1], [0, 0.03], [-0.16 * h, 0])]
@@ -73,7 +79,7 @@ export const lunge: Recipe = (k, b) => {
     pose({
       lie: "upright",
       legs: {
-        w: carrying(knee, short ? 14 : 4, { x: undefined }),
+        w: carrying(knee, (short ? 14 : 4) + (k.is("knee-travel", "free") ? 14 : 0), { x: undefined }),
         o: foot(b, -stride, { pitch: 55, knee: [0.7, -0.6, 0] }, -1),
       },
       root: onFoot(b, back ? 0 : stride),

@@ -1,7 +1,11 @@
+import type { BodyLengths } from "~/core/pose/body-lengths";
+import type { Pose } from "~/core/pose/pose";
 import { bandRound, block, loaded } from "./around";
 import { bendTo, slant } from "./bend-to";
 import { legPress } from "./leg-press";
 import {
+  type Knobs,
+  type Part,
   type Recipe,
   carrying,
   figure,
@@ -67,14 +71,41 @@ const chairStand: Recipe = (k, b) => {
   });
 };
 
+/** How both feet stand in a squat: apart, turned out, heels on a wedge. */
+function stance(k: Knobs, b: BodyLengths, kneeDeg: number, shankDeg: number, part: Part): Pose {
+  const h = b.height;
+  const wide = k.is("stance-width", "wide");
+  const out = wide ? 13 : 0;
+  const turn = k.is("foot-turn", "turned-out") ? 22 : 0;
+  const wedge = k.is("raised", "heels");
+  // Raised heels let the shins travel farther.
+  const shin = shankDeg + (wedge ? 0.06 * kneeDeg : 0);
+  const base = onBoth(b, kneeDeg, shin, part, wedge ? { pitch: 14, turn, pivot: "ball" } : { turn });
+  const one = { ...base.legs.w, abduction: out, rotation: turn };
+  const z = b.hipCentre + (b.thigh + b.shank) * Math.sin((out * Math.PI) / 180);
+  return { ...base, legs: { w: one, o: one }, root: wide ? onFoot(b, 0, 0, z - 0.02 * h) : base.root };
+}
+
 const squat: Recipe = (k, b) => {
+  const h = b.height;
   const knee = k.number("knee-angle", 60);
   const load = loaded(k, b);
   const part = { arms: load.arms ?? hands.forward() };
-  const held = holding(k, b, [onBoth(b, 4, 2, part), onBoth(b, knee, slant(k, knee), part)]);
+  const held = holding(k, b, [stance(k, b, 4, 2, part), stance(k, b, knee, slant(k, knee), part)]);
+  const seenFromFront = k.is("stance-width", "wide") || k.is("foot-turn", "turned-out");
   return figure({
+    ...(seenFromFront ? { viewDeg: 52 } : {}),
     keys: held.keys,
-    props: [...held.props, ...load.props, ...bandRound(k)],
+    props: [
+      ...held.props,
+      ...load.props,
+      ...bandRound(k),
+      ...(k.is("raised", "heels")
+        ? ([
+            { kind: "wedge", x: [-b.heel - 0.02 * h, b.ball], y: [0, 0.05], z: [-0.16 * h, 0.16 * h] },
+          ] as const)
+        : []),
+    ],
     moves: "pelvis",
   });
 };

@@ -23,14 +23,17 @@ const sideStep: Recipe = (k, b) => {
   const h = b.height;
   const step = k.number("step-height", 10) / 100;
   const load = loaded(k, b);
-  const knee = bendToTouch(b, 0.45, { x: -0.03 * h, y: 1.12 * b.ankleHeight - step });
+  // Leaning the shin stays more upright, and balance tips the trunk; part of the way the foot hovers.
+  const shin = k.is("trunk", "leaning") ? 0.3 : 0.45;
+  const hover = step * (1 - k.range);
+  const knee = bendToTouch(b, shin, { x: -0.03 * h, y: 1.12 * b.ankleHeight + hover - step });
   const arms = load.arms ?? hands.hips(b);
   const beside = -(b.hipCentre + 0.03 * h);
   const low = onOne(
     b,
     knee,
-    0.45 * knee,
-    foot(b, -0.03 * h, { y: 0, z: beside, pitch: -8, free: true }, -1),
+    shin * knee,
+    foot(b, -0.03 * h, { y: hover, z: beside, pitch: -8, free: true }, -1),
     { arms, balance: { over: "w", forward: true, sideways: false } },
     { y: step },
   );
@@ -58,13 +61,14 @@ const frontStep: Recipe = (k, b) => {
   const lean = k.is("trunk", "leaning");
   const load = loaded(k, b);
   const behind = -0.24 * h;
-  const knee = bendToTouch(b, 0.32, { x: behind, y: 1.12 * b.ankleHeight - step });
+  const hover = step * (1 - k.range);
+  const knee = bendToTouch(b, 0.32, { x: behind, y: 1.12 * b.ankleHeight + hover - step });
   const arms = load.arms ?? hands.hips(b);
   const low = onOne(
     b,
     knee,
     0.32 * knee,
-    foot(b, behind, { y: 0, pitch: -8, free: true, knee: [0.8, 0.3, 0] }, -1),
+    foot(b, behind, { y: hover, pitch: -8, free: true, knee: [0.8, 0.3, 0] }, -1),
     { arms, pelvis: { pitch: lean ? 38 : 10 }, balance: undefined },
     { y: step },
   );
@@ -97,7 +101,8 @@ const stepDown =
     const step = k.number("step-height", 10) / 100;
     const load = loaded(k, b);
     const touch = (ahead + 0.1) * h;
-    const knee = bendToTouch(b, 0.38, { x: touch, y: 1.15 * b.ankleHeight - step });
+    const shin = k.is("trunk", "leaning") ? 0.26 : 0.38;
+    const knee = bendToTouch(b, shin, { x: touch, y: 1.15 * b.ankleHeight - step });
     const arms = load.arms ?? hands.hips(b);
     const high = onOne(
       b,
@@ -110,7 +115,7 @@ const stepDown =
     const low = onOne(
       b,
       knee,
-      0.38 * knee,
+      shin * knee,
       foot(b, touch, { y: 0, pitch: -12, free: true }, -1),
       { arms, balance: { over: "w", forward: true, sideways: true } },
       { y: step },

@@ -60,7 +60,7 @@ export const knobs: readonly Knob[] = [
   worded("knee-guide", ["ball", "band", "none"]),
   worded("perturbation", ["none", "band-thigh", "band-shin", "band-foot"]),
   numeric("drop-height", "cm", harderUp, [5, 80]),
-  worded("direction", ["back", "back-across", "across", "forward", "rotational"]),
+  worded("direction", ["back", "back-across", "across", "outward", "forward", "rotational"]),
   numeric("speed", "%", harderUp, [10, 100]),
   rangeInDose("reps", "1", "reps", (dose) => dose.style !== "heavy-slow"),
   rangeInDose("hold", "s", "hold", () => true),

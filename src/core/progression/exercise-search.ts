@@ -2,7 +2,14 @@ import { Type, type Static } from "@sinclair/typebox";
 import MiniSearch from "minisearch";
 import { oneOf } from "~/core/schema/one-of";
 import { suits, type StageNeed } from "./stage-need";
-import { BodyPosition, Lane, Muscle, Region, type Lane as LaneCode } from "~/core/exercise/body";
+import {
+  BodyPosition,
+  Lane,
+  Muscle,
+  Region,
+  type Lane as LaneCode,
+  type Muscle as MuscleCode,
+} from "~/core/exercise/body";
 import type { Exercise, Variant } from "~/core/exercise/exercise";
 
 /** What is looked for; everything given must hold. */
@@ -44,6 +51,16 @@ interface Entry extends ExerciseHit {
   readonly kneeBendDeg: number;
 }
 
+/** Other words for exercises: everything that is named has them. */
+export interface Synonym {
+  readonly words: string;
+  readonly exercises?: readonly string[];
+  readonly variants?: readonly string[];
+  readonly muscles?: readonly MuscleCode[];
+  /** Settings that a variant stands at. */
+  readonly settings?: Readonly<Record<string, string>>;
+}
+
 /** Everything that can be searched, made once for a catalogue. */
 export interface ExerciseIndex {
   readonly entries: readonly Entry[];
@@ -59,6 +76,7 @@ const unknownBend = Infinity;
 export function exerciseIndex(
   exercises: readonly Exercise[],
   stageNeeds: readonly StageNeed[],
+  synonyms: readonly Synonym[] = [],
 ): ExerciseIndex {
   const hits = exercises.flatMap((exercise) => exercise.variants.map((variant) => ({ exercise, variant })));
   const entries = hits.map(({ exercise, variant }, id): Entry => {
@@ -73,7 +91,7 @@ export function exerciseIndex(
     else byLane.set(entry.exercise.lane, [entry]);
   }
   let text: MiniSearch | undefined;
-  return { entries, byLane, stageNeeds, text: () => (text ??= wordIndex(entries)) };
+  return { entries, byLane, stageNeeds, text: () => (text ??= wordIndex(entries, synonyms)) };
 }
 
 /** One thing a query can ask; null where it does not ask it. */
@@ -122,19 +140,48 @@ export function exerciseSearch(index: ExerciseIndex, query: ExerciseQuery): Exer
   return found.map(({ exercise, variant }) => ({ exercise, variant }));
 }
 
-function wordIndex(entries: readonly Entry[]): MiniSearch {
+/**
+ * What comes nearest to words that nothing fits altogether: entries with any of them, or something like them, best first. Other
+ * filters are not asked: they may be what stands in the way.
+ */
+export function nearestTo(index: ExerciseIndex, text: string, limit: number): ExerciseHit[] {
+  const seen = new Set<string>();
+  return index
+    .text()
+    .search(text, { combineWith: "OR", fuzzy: 0.34 })
+    .flatMap(({ id }) => {
+      const entry = index.entries[id as number];
+      if (!entry || seen.has(entry.exercise.id)) return [];
+      seen.add(entry.exercise.id);
+      return [{ exercise: entry.exercise, variant: entry.variant }];
+    })
+    .slice(0, limit);
+}
+
+const isMeant = ({ exercise, variant }: ExerciseHit, said: Synonym): boolean =>
+  (said.exercises?.includes(exercise.id) ?? false) ||
+  (said.variants?.includes(variant.id) ?? false) ||
+  (said.muscles?.some((muscle) => exercise.muscles?.includes(muscle)) ?? false) ||
+  Object.entries(said.settings ?? {}).some(([name, value]) => variant.settings[name] === value);
+
+function wordIndex(entries: readonly Entry[], synonyms: readonly Synonym[]): MiniSearch {
   const index = new MiniSearch({
-    fields: ["name", "variant", "about"],
+    fields: ["name", "variant", "called", "about"],
     searchOptions: {
       prefix: true,
       fuzzy: (term) => (term.length > 4 ? 0.2 : false),
       combineWith: "AND",
-      boost: { name: 3, variant: 2 },
+      boost: { name: 3, called: 2.5, variant: 2 },
     },
   });
   index.addAll(
     entries.map(({ id, exercise, variant }) => ({
       id,
+      called: synonyms
+        .filter((said) => said.muscles === undefined && said.settings === undefined)
+        .filter((said) => isMeant({ exercise, variant }, said))
+        .map(({ words }) => words)
+        .join(" "),
       name: exercise.name,
       variant: variant.name,
       about: [
@@ -144,6 +191,10 @@ function wordIndex(entries: readonly Entry[]): MiniSearch {
         ...variant.kit,
         ...(exercise.muscles ?? []),
         ...Object.values(variant.settings),
+        ...synonyms
+          .filter((said) => said.muscles !== undefined || said.settings !== undefined)
+          .filter((said) => isMeant({ exercise, variant }, said))
+          .map(({ words }) => words),
       ].join(" "),
     })),
   );

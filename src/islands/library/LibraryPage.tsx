@@ -130,7 +130,24 @@ function LibraryPage({ answer: first, query: asked, pathways, mayAdd }: Props) {
             </p>
           )}
           {answer.exercises.length === 0 && (
-            <p className="bg-base-100 border-base-300 rounded-box border p-4">{t("library.none")}</p>
+            <div className="bg-base-100 border-base-300 rounded-box border p-4">
+              <p>{t("library.none")}</p>
+              {answer.nearest.length > 0 && (
+                <p className="mt-2 flex flex-wrap items-center gap-2" data-testid="nearest">
+                  {t("library.nearest")}
+                  {answer.nearest.map(({ exerciseId, name: exercise }) => (
+                    <button
+                      key={exerciseId}
+                      type="button"
+                      className="btn"
+                      onClick={() => setQuery({ ...query, text: exercise })}
+                    >
+                      {exercise}
+                    </button>
+                  ))}
+                </p>
+              )}
+            </div>
           )}
           <ul
             className={`grid gap-2 ${answer.muscle ? "xl:grid-cols-2" : "sm:grid-cols-2 xl:grid-cols-3"}`}

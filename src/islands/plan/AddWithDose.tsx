@@ -62,6 +62,7 @@ export default function AddWithDose({ plan, exercise, variantId, onCancel, onAdd
         data-testid="add-with-dose"
         onSubmit={(event) => void handleSubmit(() => add(false))(event)}
       >
+        <p className="font-semibold">{exercise.name}</p>
         <PrescriptionFields
           exercise={exercise}
           involvedSide={plan.involvedSide}

@@ -14,12 +14,10 @@ interface Props {
   present: readonly Prescription[];
   onAdd: ((hit: CatalogueHit) => void) | null;
   onDose: ((hit: CatalogueHit) => void) | null;
-  /** The form of a dose, under the exercise it is for. */
-  children?: React.ReactNode;
 }
 
 /** One exercise with the variants of it that were found, easy to hard. */
-export default function HitGroup({ variants, heightM, side, present, onAdd, onDose, children }: Props) {
+export default function HitGroup({ variants, heightM, side, present, onAdd, onDose }: Props) {
   const [first] = variants;
   if (!first) return null;
   return (
@@ -73,7 +71,6 @@ export default function HitGroup({ variants, heightM, side, present, onAdd, onDo
           </li>
         ))}
       </ul>
-      {children}
     </li>
   );
 }

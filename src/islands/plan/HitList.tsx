@@ -25,7 +25,7 @@ interface Props {
 /** What a search found, ready to join the plan. */
 export default function HitList({ plan, answer, onChanged }: Props) {
   const { send, busy, problem, setProblem } = useWrite("addItem", { id: plan.episodeId });
-  const { count, hits } = answer;
+  const { count, hits, nearest } = answer;
 
   const [tried, setTried] = useState<CatalogueHit | null>(null);
 
@@ -82,11 +82,25 @@ export default function HitList({ plan, answer, onChanged }: Props) {
           />
         </div>
       )}
+      {dosed && (
+        <AddWithDose
+          key={dosed.variantId}
+          plan={plan}
+          exercise={dosed.exercise}
+          variantId={dosed.variantId}
+          onCancel={() => setDosed(null)}
+          onAdded={(next) => {
+            setDosed(null);
+            onChanged(next, t("plan.added", { exercise: dosed.exercise.name }));
+          }}
+        />
+      )}
       <p className="text-base-content/80 mt-1 text-sm" role="status" data-testid="hit-count">
         {count > hits.length ? t("plan.hitsShown", { count, shown: hits.length }) : t("plan.hits", { count })}
       </p>
+      {nearest.length > 0 && <p className="mt-2 font-semibold">{t("plan.nearest")}</p>}
       <ul className="divide-base-300 mt-1 max-h-[36rem] divide-y overflow-y-auto" data-testid="hits">
-        {byExercise(hits).map((variants) => (
+        {byExercise(hits.length > 0 ? hits : nearest).map((variants) => (
           <HitGroup
             key={variants[0]?.exerciseId}
             variants={variants}
@@ -97,21 +111,7 @@ export default function HitList({ plan, answer, onChanged }: Props) {
               .map(({ prescription }) => prescription)}
             onAdd={plan.maySign && !busy ? add : null}
             onDose={plan.maySign && !busy ? (hit) => void openDose(hit) : null}
-          >
-            {dosed?.exercise.id === variants[0]?.exerciseId && dosed && (
-              <AddWithDose
-                key={dosed.variantId}
-                plan={plan}
-                exercise={dosed.exercise}
-                variantId={dosed.variantId}
-                onCancel={() => setDosed(null)}
-                onAdded={(next) => {
-                  setDosed(null);
-                  onChanged(next, t("plan.added", { exercise: dosed.exercise.name }));
-                }}
-              />
-            )}
-          </HitGroup>
+          />
         ))}
       </ul>
     </>

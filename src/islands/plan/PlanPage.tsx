@@ -100,7 +100,7 @@ function PlanPage({ plan: loaded }: { plan: PlanView }) {
           )}
           {arranging ? (
             <ArrangeForm
-              key={plan.version}
+              key={`order ${plan.version}`}
               plan={plan}
               onCancel={() => setArranging(false)}
               onSigned={(next) => {

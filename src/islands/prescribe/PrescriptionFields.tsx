@@ -62,7 +62,7 @@ export default function PrescriptionFields({ exercise, involvedSide, heightM, on
         </label>
       </div>
       <DoseFields variant={variant} />
-      <SettingFields variant={variant} heightM={heightM} />
+      <SettingFields exercise={exercise} variant={variant} heightM={heightM} />
       {sidesOf(exercise, prescriptionOf(draft)) !== "both-together" && involvedSide !== "both" && (
         <fieldset className="flex flex-wrap gap-x-4 text-sm">
           <legend className="font-medium">{t("prescribe.legs")}</legend>

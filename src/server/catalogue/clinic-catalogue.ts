@@ -1,4 +1,5 @@
 import { startingExercises } from "~/catalogue/exercises/all";
+import { synonyms } from "~/catalogue/exercises/synonyms";
 import { stageNeeds } from "~/catalogue/stage-needs/all";
 import type { Exercise } from "~/core/exercise/exercise";
 import { exerciseIndex, type ExerciseIndex } from "~/core/progression/exercise-search";
@@ -34,7 +35,7 @@ export async function clinicCatalogue(clinicId: string, db: Queryable = pool()):
   const retired = new Set([...entries.values()].filter((entry) => entry.retired).map((entry) => entry.code));
   const exercises = [...starting, ...added].filter((exercise) => !retired.has(exercise.id));
   const own = new Set([...entries.values()].filter((entry) => entry.exercise).map((entry) => entry.code));
-  const made = { version, exercises, own, retired, index: exerciseIndex(exercises, stageNeeds) };
+  const made = { version, exercises, own, retired, index: exerciseIndex(exercises, stageNeeds, synonyms) };
   kept.delete(clinicId);
   kept.set(clinicId, made);
   const [oldest] = kept.keys();

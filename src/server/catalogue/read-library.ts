@@ -8,7 +8,7 @@ import { suitsUnder } from "~/core/progression/stage-need";
 import { activationRanking, enoughPercent } from "~/core/progression/activation-ranking";
 import { Muscle, type Muscle as MuscleCode } from "~/core/exercise/body";
 import { firstPrescription } from "~/core/exercise/exercise";
-import { exerciseSearch, type ExerciseHit } from "~/core/progression/exercise-search";
+import { exerciseSearch, nearestTo, type ExerciseHit } from "~/core/progression/exercise-search";
 import { obstacleUnder } from "~/core/limit/obstacle";
 import { localDay } from "~/core/schedule/local-day";
 import { signingRoles } from "~/contract/roles";
@@ -18,13 +18,13 @@ import type { LoadedCase } from "~/server/case/make-case";
 import { loadEpisode, noteRead } from "~/server/case/load-episode";
 import { ApiProblem, refused } from "~/server/http/problem";
 import { clinicCatalogue, type ClinicCatalogue } from "./clinic-catalogue";
-import { readQuery } from "./search-catalogue";
+import { nearestAtMost, readQuery } from "./search-catalogue";
 
 /** Searches the library. `activity` orders it by how active that muscle was in published studies. */
 export async function readLibrary(staff: StaffContext, params: URLSearchParams): Promise<LibraryAnswer> {
   const catalogue = await clinicCatalogue(staff.clinicId);
   const { hits, muscle } = searched(catalogue, params);
-  return answer(catalogue, hits, muscle, null, []);
+  return answer(catalogue, hits, muscle, null, [], nearest(catalogue, hits, params));
 }
 
 /** The library for one patient: what their limits, kit, positions and stage leave, and what fell out for which reason. */
@@ -55,7 +55,14 @@ export async function readPatientLibrary(
       })),
     }))
     .sort((a, b) => b.count - a.count);
-  return answer(catalogue, fitting, muscle, patientOf(staff, loaded), leftOut);
+  return answer(
+    catalogue,
+    fitting,
+    muscle,
+    patientOf(staff, loaded),
+    leftOut,
+    nearest(catalogue, hits, params),
+  );
 }
 
 /** For pages: an address that asks what does not exist is answered as one that asks nothing. Other failures stay failures. */
@@ -114,6 +121,7 @@ function answer(
   muscle: MuscleCode | null,
   patient: LibraryPatient | null,
   leftOut: LibraryAnswer["leftOut"],
+  near: LibraryAnswer["nearest"],
 ): LibraryAnswer {
   const groups = new Map<string, ExerciseHit[]>();
   for (const hit of hits) groups.set(hit.exercise.id, [...(groups.get(hit.exercise.id) ?? []), hit]);
@@ -150,5 +158,20 @@ function answer(
     muscle,
     patient,
     leftOut,
+    nearest: near,
   };
+}
+
+/** What comes nearest to the words of a search that found nothing at all. */
+function nearest(
+  { index }: ClinicCatalogue,
+  hits: readonly ExerciseHit[],
+  params: URLSearchParams,
+): LibraryAnswer["nearest"] {
+  const text = params.get("text")?.trim();
+  if (hits.length > 0 || !text) return [];
+  return nearestTo(index, text, nearestAtMost).map(({ exercise: { id, name } }) => ({
+    exerciseId: id,
+    name,
+  }));
 }

@@ -3,14 +3,21 @@ import type { CatalogueAnswer, CatalogueHit } from "~/contract/library";
 import { check } from "~/core/schema/check";
 import { type FieldProblem } from "~/core/schema/field-problem";
 import { firstPrescription } from "~/core/exercise/exercise";
-import { ExerciseQuery, exerciseSearch } from "~/core/progression/exercise-search";
+import {
+  ExerciseQuery,
+  exerciseSearch,
+  nearestTo,
+  type ExerciseHit,
+} from "~/core/progression/exercise-search";
 import { kitByCode } from "~/core/exercise/kit";
 import { sidesOf } from "~/core/exercise/sides-of";
 import type { StaffContext } from "~/server/staff-context";
 import { refused } from "~/server/http/problem";
-import { clinicCatalogue } from "./clinic-catalogue";
+import { clinicCatalogue, type ClinicCatalogue } from "./clinic-catalogue";
 
 const shownAtMost = 60;
+/** How many are shown where nothing fits the words. */
+export const nearestAtMost = 5;
 const lists = new Set(["kit", "positions"]);
 
 /**
@@ -25,25 +32,30 @@ export async function searchCatalogue(
   const catalogue = await clinicCatalogue(staff.clinicId);
   const { limit = shownAtMost, ...asked } = query;
   const hits = exerciseSearch(catalogue.index, asked);
+  const nearest =
+    hits.length === 0 && asked.text ? nearestTo(catalogue.index, asked.text, nearestAtMost) : [];
   return {
     count: hits.length,
-    hits: hits.slice(0, limit).map(({ exercise, variant }): CatalogueHit => {
-      const prescription = firstPrescription(variant);
-      return {
-        exerciseId: exercise.id,
-        exerciseName: exercise.name,
-        lane: exercise.lane,
-        variantId: variant.id,
-        variantName: variant.name,
-        position: variant.position,
-        kit: variant.kit,
-        phase: variant.phase ?? null,
-        prescription,
-        time: doseMinutes({ dose: variant.dose, sides: sidesOf(exercise, prescription) }),
-        own: catalogue.own.has(exercise.id),
-        drawnLike: exercise.drawnLike ?? null,
-      };
-    }),
+    hits: hits.slice(0, limit).map((hit) => shown(hit, catalogue)),
+    nearest: nearest.map((hit) => shown(hit, catalogue)),
+  };
+}
+
+function shown({ exercise, variant }: ExerciseHit, { own }: ClinicCatalogue): CatalogueHit {
+  const prescription = firstPrescription(variant);
+  return {
+    exerciseId: exercise.id,
+    exerciseName: exercise.name,
+    lane: exercise.lane,
+    variantId: variant.id,
+    variantName: variant.name,
+    position: variant.position,
+    kit: variant.kit,
+    phase: variant.phase ?? null,
+    prescription,
+    time: doseMinutes({ dose: variant.dose, sides: sidesOf(exercise, prescription) }),
+    own: own.has(exercise.id),
+    drawnLike: exercise.drawnLike ?? null,
   };
 }
 

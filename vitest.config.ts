@@ -1,5 +1,6 @@
 import path from "node:path";
 import { defineConfig } from "vitest/config";
+import SlowFirst from "./tests/harness/slow-first";
 
 const here = import.meta.dirname;
 const alias = {
@@ -18,6 +19,7 @@ const withServers = {
 
 export default defineConfig({
   test: {
+    sequence: { sequencer: SlowFirst },
     projects: [
       {
         resolve: { alias },

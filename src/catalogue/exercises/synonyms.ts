@@ -17,7 +17,7 @@ export const synonyms: readonly Synonym[] = [
     words: "sit to stand STS chair rise get up",
     exercises: ["chair-stand", "staggered-chair-stand", "part-lowering"],
   },
-  { words: "mini squat quarter squat air squat", exercises: ["two-leg-squat"] },
+  { words: "goblet squat mini squat quarter squat air squat", exercises: ["two-leg-squat"] },
   { words: "back squat front squat", variants: ["squat-bar"] },
   { words: "deep squat full squat", exercises: ["two-leg-squat"] },
   { words: "wall sit skier's chair", exercises: ["wall-squat"] },

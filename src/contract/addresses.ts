@@ -34,6 +34,7 @@ export const addresses = {
   addItem: "POST /api/episodes/{id}/items",
   endItem: "POST /api/episodes/{id}/endings",
   arrangePlan: "POST /api/episodes/{id}/arrangements",
+  composeList: "POST /api/episodes/{id}/composition",
   setCircumstances: "POST /api/episodes/{id}/circumstances",
 
   readHistory: "GET /api/episodes/{id}/history",

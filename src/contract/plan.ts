@@ -7,6 +7,8 @@ import { Circumstances } from "~/core/intake/intake";
 import { InvolvedSide } from "~/core/measure/side-value";
 import { Lane } from "~/core/exercise/body";
 import { KnobValue, Prescription } from "~/core/exercise/prescription";
+import { needCodes } from "~/catalogue/composer/needs";
+import { ComposedList } from "~/core/intake/compose-list";
 import { Arrangement } from "~/core/case/arrangement";
 import { ItemRole } from "~/core/exercise/role";
 import { endpoint, smallLimit } from "./endpoint";
@@ -157,6 +159,25 @@ export const arrangePlan = endpoint({
   limit: smallLimit,
   answer: PlanWritten,
   status: 201,
+});
+
+/** What a list is composed from; nothing is stored. */
+export const CompositionBody = Type.Object(
+  {
+    needs: Type.Array(oneOf(needCodes), { minItems: 1, maxItems: 40, uniqueItems: true }),
+    minutes: Type.Number({ minimum: 1, maximum: 240 }),
+  },
+  closed,
+);
+export type CompositionBody = Static<typeof CompositionBody>;
+
+export const composeList = endpoint({
+  name: "composeList",
+  says: "Compose a list from what is asked, was hurt and was found; nothing is stored",
+  roles: "signed-in",
+  body: CompositionBody,
+  limit: smallLimit,
+  answer: ComposedList,
 });
 
 export const setCircumstances = endpoint({

@@ -23,6 +23,11 @@ export const daily = {
 
   "session.work": "Exercises of today",
   "session.cues": "Cues",
+  "session.setUp": "Set-up",
+  "session.breathing": "Breathing",
+  "session.feltIn": "Felt in",
+  "session.feltNot": "{felt}; not in {not}",
+  "session.lookFrom": "Look",
   "session.untouched": "to do",
   "session.doneState": "done",
   "session.partState": "begun",

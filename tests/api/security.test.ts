@@ -35,6 +35,7 @@ describe("another clinic's ids answer 404, at every endpoint that takes one", ()
       entries: [{ itemId: squeezeOf("fencer"), role: "main" }],
       circuits: [],
     }),
+    composition: () => ({ needs: ["hurt-groin"], minutes: 15 }),
     endings: () => ({ id: uuid(), itemId: squeezeOf("fencer"), reason: "because" }),
     measures: () => ({
       id: uuid(),

@@ -13,13 +13,14 @@ import { island } from "~/islands/frame/island";
 import { later } from "~/islands/frame/later";
 
 const ArrangeForm = later(() => import("./ArrangeForm"));
+const ComposeForm = later(() => import("./ComposeForm"));
 
 /** What a patient does, how long it takes and where each item goes next; any exercise of the catalogue can join. */
 function PlanPage({ plan: loaded }: { plan: PlanView }) {
   const [plan, setPlan] = useState(loaded);
   const [problem, setProblem] = useState<Problem | null>(null);
   const [notice, setNotice] = useState("");
-  const [arranging, setArranging] = useState(false);
+  const [open, setOpen] = useState<"order" | "compose" | null>(null);
   const [lane, setLane] = useState<Lane | "">("");
   // Minutes stand in the sum itself.
   const isTooLong = plan.totals.some(({ code }) => code === "minutes");
@@ -89,22 +90,43 @@ function PlanPage({ plan: loaded }: { plan: PlanView }) {
       )}
       <div className="mt-3 grid items-start gap-4 lg:grid-cols-2">
         <div className="flex min-w-0 flex-col gap-3">
-          {plan.maySign && plan.items.length > 1 && !arranging && (
-            <button
-              type="button"
-              className="btn bg-base-100 border-base-300 self-start"
-              onClick={() => setArranging(true)}
-            >
-              {t("plan.order")}
-            </button>
+          {plan.maySign && open === null && (
+            <div className="flex flex-wrap gap-2">
+              {plan.items.length > 1 && (
+                <button
+                  type="button"
+                  className="btn bg-base-100 border-base-300"
+                  onClick={() => setOpen("order")}
+                >
+                  {t("plan.order")}
+                </button>
+              )}
+              <button
+                type="button"
+                className="btn bg-base-100 border-base-300"
+                onClick={() => setOpen("compose")}
+              >
+                {t("compose.open")}
+              </button>
+            </div>
           )}
-          {arranging ? (
+          {open === "compose" && (
+            <ComposeForm
+              plan={plan}
+              onCancel={() => setOpen(null)}
+              onChanged={(next, said) => {
+                setOpen(null);
+                changed(next, said);
+              }}
+            />
+          )}
+          {open === "order" ? (
             <ArrangeForm
               key={`order ${plan.version}`}
               plan={plan}
-              onCancel={() => setArranging(false)}
+              onCancel={() => setOpen(null)}
               onSigned={(next) => {
-                setArranging(false);
+                setOpen(null);
                 changed(next, t("plan.orderSigned"));
               }}
             />

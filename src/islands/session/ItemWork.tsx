@@ -5,6 +5,7 @@ import ExerciseFigure from "~/islands/figure/ExerciseFigure";
 import { sayDose } from "~/messages/describe";
 import { t } from "~/messages/say";
 import { expandedSets, type SessionDraft, type SessionItem } from "./session-draft";
+import HowItIsDone from "./HowItIsDone";
 import SetFields from "./SetFields";
 import SetStrip from "./SetStrip";
 import { workingSide } from "~/core/case/working-side";
@@ -48,10 +49,7 @@ export default function ItemWork({ stair, item, index }: Props) {
           <p className="text-lg">
             {item.variantName} · <strong>{sayDose(item.prescription, item.maximumN)}</strong>
           </p>
-          <p className="text-base-content/80 text-sm">
-            {t("session.cues")}: {exercise.cues.join(" · ")}
-          </p>
-          {exercise.caution && <p className="text-sm italic">{exercise.caution}</p>}
+          <HowItIsDone exercise={exercise} />
         </div>
         <ExerciseFigure
           exercise={exercise}

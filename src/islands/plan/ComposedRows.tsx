@@ -1,0 +1,105 @@
+import type { PlanView } from "~/contract/plan";
+import { usualItems, type ComposedList, type ListItem } from "~/core/intake/compose-list";
+import FigureThumb from "~/islands/figure/FigureThumb";
+import { sayDose } from "~/messages/describe";
+import { label, sayNumber, t } from "~/messages/say";
+
+interface Props {
+  plan: PlanView;
+  list: ComposedList;
+  chosen: readonly ListItem[];
+  /** How many more a plan holds. */
+  room: number;
+  onOut: (item: ListItem) => void;
+  onIn: (item: ListItem) => void;
+}
+
+/** The composed list: what is in it and why, what may come in when one goes out, and what it leaves out. */
+export default function ComposedRows({ plan, list, chosen, room, onOut, onIn }: Props) {
+  const minutes = chosen.reduce((sum, item) => sum + item.minutes, 0) + Math.max(0, chosen.length - 1) / 2;
+  const others = [...list.items, ...list.spare].filter(
+    (item) => !chosen.some(({ exerciseId }) => exerciseId === item.exerciseId),
+  );
+  const isFull = chosen.length >= room;
+  return (
+    <div className="mt-3">
+      <p className="font-semibold" role="status" data-testid="composed-sum">
+        {t("compose.sum", { items: chosen.length, minutes: sayNumber(Math.round(minutes)) })}
+        {chosen.length > usualItems && ` · ${t("compose.many")}`}
+      </p>
+      <ul className="divide-base-300 divide-y" data-testid="composed">
+        {chosen.map((item) => (
+          <Row key={item.exerciseId} plan={plan} item={item}>
+            <button
+              type="button"
+              className="btn"
+              aria-label={t("compose.outOf", { exercise: item.exerciseName })}
+              onClick={() => onOut(item)}
+            >
+              {t("compose.out")}
+            </button>
+          </Row>
+        ))}
+      </ul>
+      {others.length > 0 && (
+        <>
+          <p className="mt-2 font-semibold">{isFull ? t("compose.full") : t("compose.others")}</p>
+          <ul className="divide-base-300 divide-y" data-testid="composed-spare">
+            {others.map((item) => (
+              <Row key={item.exerciseId} plan={plan} item={item}>
+                <button
+                  type="button"
+                  className="btn"
+                  disabled={isFull}
+                  aria-label={t("compose.inOf", { exercise: item.exerciseName })}
+                  onClick={() => onIn(item)}
+                >
+                  {t("compose.in")}
+                </button>
+              </Row>
+            ))}
+          </ul>
+        </>
+      )}
+      {list.left.length > 0 && (
+        <ul className="text-warning mt-2 text-sm font-medium" data-testid="composed-left">
+          {list.left.map(({ lane, why }) => (
+            <li key={lane}>{t(`compose.left.${why}`, { lane: label("lane", lane) })}</li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}
+
+function Row({ plan, item, children }: { plan: PlanView; item: ListItem; children: React.ReactNode }) {
+  return (
+    <li className="grid grid-cols-[3.5rem_1fr_auto] items-center gap-x-3 py-1">
+      <FigureThumb
+        exercise={{ id: item.exerciseId, lane: item.lane }}
+        prescription={item.prescription}
+        heightM={plan.heightM}
+        side={plan.involvedSide}
+        className="size-14"
+      />
+      <div className="min-w-0">
+        <p className="leading-tight font-semibold">
+          {item.exerciseName}
+          <span className="badge badge-sm badge-outline ml-2">
+            {t(item.role === "main" ? "compose.must" : "compose.may")}
+          </span>
+        </p>
+        <p className="text-sm">
+          {item.variantName} · {sayDose(item.prescription, null)} ·{" "}
+          {t("plan.minutes", { minutes: sayNumber(Math.round(item.minutes * 10) / 10) })}
+        </p>
+        <p className="text-base-content/75 text-sm">
+          {t("compose.because", {
+            reasons: item.reasons.map((code) => label("compose.need", code)).join(", "),
+          })}
+        </p>
+      </div>
+      {children}
+    </li>
+  );
+}

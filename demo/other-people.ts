@@ -1,4 +1,9 @@
 import { startingExercises } from "~/catalogue/exercises/all";
+import { floorFormExercises } from "~/catalogue/exercises/floor-forms";
+import { timedHops } from "~/catalogue/exercises/hops";
+import { partWorkExercises } from "~/catalogue/exercises/part-work";
+import { pullExercises } from "~/catalogue/exercises/pulls";
+import { shoulderExercises } from "~/catalogue/exercises/shoulder";
 import { measureByCode } from "~/catalogue/measures/all";
 import { pathwayByCode } from "~/catalogue/pathways/all";
 import { stageNeeds } from "~/catalogue/stage-needs/all";
@@ -12,13 +17,20 @@ import { sketches, type Sketch } from "./sketches";
 
 const itemsAtMost = 6;
 
+/** Work that somebody chooses for one person and one reason; nobody of the demo gets it by chance. */
+const byHandOnly: ReadonlySet<string> = new Set(
+  [...partWorkExercises, ...pullExercises, ...floorFormExercises, ...shoulderExercises, timedHops].map(
+    ({ id }) => id,
+  ),
+);
+
 /** One exercise for each lane of a stage, from the furthest phase that suits it. */
 function itemsFor(pathway: string, stage: Stage, from: number, random: () => number): DemoItem[] {
   const need = stageNeeds.find((n) => n.pathway === pathway && n.stage === stage.code);
   if (!need) throw new RangeError(`the stage needs have no ${pathway}, ${stage.code}`);
   return stage.lanes.slice(0, itemsAtMost).flatMap(({ lane }) => {
     const fitting = startingExercises.flatMap((exercise) =>
-      exercise.variants
+      (byHandOnly.has(exercise.id) ? [] : exercise.variants)
         .filter((variant) => suits(exercise, variant, need, lane))
         .map((variant) => ({ exercise, variant, at: phases.indexOf(variant.phase ?? "range") })),
     );

@@ -53,50 +53,65 @@ export default function ComposeForm({ plan, onCancel, onChanged }: Props) {
 
   return (
     <section className="bg-base-100 border-primary rounded-box border p-3" data-testid="compose">
-      {(["asks", "hurt", "found"] as const).map((kind) => (
-        <fieldset key={kind} className="mb-2">
-          <legend className="font-semibold">{t(`compose.${kind}`)}</legend>
-          <div className="flex flex-wrap gap-1">
-            {listNeeds
-              .filter((need) => need.kind === kind)
-              .map(({ code }) => (
-                <button
-                  key={code}
-                  type="button"
-                  className={`btn ${needs.includes(code) ? "btn-neutral" : ""}`}
-                  aria-pressed={needs.includes(code)}
-                  onClick={() =>
-                    setNeeds(needs.includes(code) ? needs.filter((one) => one !== code) : [...needs, code])
-                  }
-                >
-                  {t(`compose.need.${code}`)}
-                </button>
-              ))}
+      {list ? (
+        <div className="flex flex-wrap gap-2">
+          <button type="button" className="btn" onClick={() => setList(null)}>
+            {t("compose.change")}
+          </button>
+          <button type="button" className="btn btn-ghost" onClick={onCancel}>
+            {t("sign.cancel")}
+          </button>
+        </div>
+      ) : (
+        <>
+          {(["asks", "hurt", "found"] as const).map((kind) => (
+            <fieldset key={kind} className="mb-2">
+              <legend className="font-semibold">{t(`compose.${kind}`)}</legend>
+              <div className="flex flex-wrap gap-1">
+                {listNeeds
+                  .filter((need) => need.kind === kind)
+                  .map(({ code }) => (
+                    <button
+                      key={code}
+                      type="button"
+                      className={`btn ${needs.includes(code) ? "btn-neutral" : ""}`}
+                      aria-pressed={needs.includes(code)}
+                      onClick={() =>
+                        setNeeds(
+                          needs.includes(code) ? needs.filter((one) => one !== code) : [...needs, code],
+                        )
+                      }
+                    >
+                      {t(`compose.need.${code}`)}
+                    </button>
+                  ))}
+              </div>
+            </fieldset>
+          ))}
+          <div className="flex flex-wrap items-end gap-2">
+            <label className="text-sm font-medium">
+              {t("compose.minutes")}
+              <input
+                className="input block w-24"
+                inputMode="numeric"
+                value={minutes}
+                onChange={(event) => setMinutes(event.target.value)}
+              />
+            </label>
+            <button
+              type="button"
+              className="btn btn-primary"
+              disabled={needs.length === 0}
+              onClick={() => void compose()}
+            >
+              {t("compose.make")}
+            </button>
+            <button type="button" className="btn btn-ghost" onClick={onCancel}>
+              {t("sign.cancel")}
+            </button>
           </div>
-        </fieldset>
-      ))}
-      <div className="flex flex-wrap items-end gap-2">
-        <label className="text-sm font-medium">
-          {t("compose.minutes")}
-          <input
-            className="input block w-24"
-            inputMode="numeric"
-            value={minutes}
-            onChange={(event) => setMinutes(event.target.value)}
-          />
-        </label>
-        <button
-          type="button"
-          className="btn btn-primary"
-          disabled={needs.length === 0}
-          onClick={() => void compose()}
-        >
-          {t("compose.make")}
-        </button>
-        <button type="button" className="btn btn-ghost" onClick={onCancel}>
-          {t("sign.cancel")}
-        </button>
-      </div>
+        </>
+      )}
       <ProblemNote problem={problem} />
       {list && (
         <ComposedRows

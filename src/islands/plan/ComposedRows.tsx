@@ -72,6 +72,11 @@ export default function ComposedRows({ plan, list, chosen, room, onOut, onIn }: 
   );
 }
 
+function sayReason(code: string): string {
+  const what = label("compose.need", code);
+  return code.startsWith("hurt-") ? t("compose.hurtBefore", { what }) : what;
+}
+
 function Row({ plan, item, children }: { plan: PlanView; item: ListItem; children: React.ReactNode }) {
   return (
     <li className="grid grid-cols-[3.5rem_1fr_auto] items-center gap-x-3 py-1">
@@ -95,7 +100,7 @@ function Row({ plan, item, children }: { plan: PlanView; item: ListItem; childre
         </p>
         <p className="text-base-content/75 text-sm">
           {t("compose.because", {
-            reasons: item.reasons.map((code) => label("compose.need", code)).join(", "),
+            reasons: item.reasons.map(sayReason).join(", "),
           })}
         </p>
       </div>

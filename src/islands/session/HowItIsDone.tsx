@@ -5,25 +5,23 @@ import { t } from "~/messages/say";
 export default function HowItIsDone({ exercise }: { exercise: Exercise }) {
   const { cues, safety, breathing, feltIn, notFeltIn, faults, caution } = exercise;
   const views = [...new Set(faults.flatMap(({ view }) => (view ? [t(`exercise.view.${view}`)] : [])))];
-  const lines: readonly (readonly [string, string | undefined])[] = [
-    [t("session.setUp"), safety],
-    [t("session.cues"), cues.join(" · ")],
-    [t("session.breathing"), breathing],
-    [
-      t("session.feltIn"),
-      feltIn && notFeltIn ? t("session.feltNot", { felt: feltIn, not: notFeltIn }) : feltIn || undefined,
-    ],
-    [t("session.lookFrom"), views.length > 0 ? views.join(", ") : undefined],
-  ];
+  const besides = [
+    feltIn && t("session.feltIn", { felt: feltIn }),
+    notFeltIn && t("session.notFelt", { not: notFeltIn }),
+    views.length > 0 && t("session.lookFrom", { views: views.join(", ") }),
+    breathing && t("session.breathing", { breathing }),
+  ].filter(Boolean);
   return (
-    <div className="text-base-content/80 text-sm" data-testid="how">
-      {lines.map(([name, text]) =>
-        text ? (
-          <p key={name}>
-            <span className="font-medium">{name}:</span> {text}
-          </p>
-        ) : null,
+    <div className="text-base-content/80 text-sm leading-snug" data-testid="how">
+      {safety && (
+        <p>
+          <span className="font-medium">{t("session.setUp")}:</span> {safety}
+        </p>
       )}
+      <p>
+        <span className="font-medium">{t("session.cues")}:</span> {cues.join(" · ")}
+      </p>
+      {besides.length > 0 && <p className="text-xs">{besides.join(" ")}</p>}
       {caution && <p className="text-base-content italic">{caution}</p>}
     </div>
   );

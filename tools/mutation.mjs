@@ -47,6 +47,8 @@ const rooms = {
       "tests/reference/worked-examples.test.ts",
       "tests/reference/second-edition-shelf.test.ts",
       "tests/reference/second-edition-remedies.test.ts",
+      "tests/reference/words-of-the-trade.test.ts",
+      "tests/reference/twenty-prescriptions.test.ts",
     ],
   },
   exercise: { mutate: ["src/core/exercise/**/*.ts"], tests: ["src/core/exercise/**/*.test.ts"] },

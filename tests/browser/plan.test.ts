@@ -44,10 +44,93 @@ it("an item leaves with its reason", async () => {
   await page.getByTestId("plan-single-leg-stance").waitFor({ state: "detached" });
 });
 
+it("the plan is put in order by keys and by the usual order, with a circuit, signed as one", async () => {
+  const { page } = at.person;
+  await page.getByRole("button", { name: "Order, roles, circuits" }).click();
+  const form = page.getByTestId("arrange");
+  const names = () => form.getByTestId("arrange-line").locator("p").allInnerTexts();
+  await form.getByTestId("arrange-line").first().waitFor();
+  const before = await names();
+  const plain = (line = "") => line.replace(/^\d+\. /, "");
+  const first = plain(before[0]);
+  await form.getByRole("button", { name: `Down: ${first}` }).click();
+  expect((await names()).map(plain).indexOf(first)).toBe(1);
+  // The handle moves by keys as well: lifted, moved up, put down.
+  await form.getByRole("button", { name: `Move: ${first}` }).focus();
+  await page.keyboard.press("Space");
+  await page.getByText(`${first}: place 2`).waitFor({ state: "attached" });
+  await page.keyboard.press("ArrowUp");
+  await page.getByText(`${first}: place 1`).waitFor({ state: "attached" });
+  await page.keyboard.press("Space");
+  await expect.poll(async () => (await names()).map(plain)[0]).toBe(first);
+  await form.getByLabel(`Role: ${first}`).selectOption("primer");
+  await form.getByRole("button", { name: "Usual order" }).click();
+  expect((await names()).map(plain)[0]).toBe(first);
+  await form.getByLabel("in a circuit with the one above").nth(1).check();
+  await form.getByLabel("Rest between rounds, s").fill("-5");
+  await form.getByRole("button", { name: "Sign this order" }).click();
+  await form.getByText(/Rest between rounds, s: must be 0 or more/).waitFor();
+  expect(at.person.complaints.splice(0).every((complaint) => complaint.includes("422"))).toBe(true);
+  await form.getByLabel("Rest between rounds, s").fill("45");
+  await form.getByRole("button", { name: "Sign this order" }).click();
+  await form.waitFor({ state: "detached" });
+  expect(await page.getByTestId("plan-items").getByText("Circuit 1, 45 s rest between rounds").count()).toBe(
+    2,
+  );
+  expect(await page.getByTestId("plan-items").locator("li").first().innerText()).toContain("primer");
+});
+
+it("the same exercise in another setting, with a dose typed while adding, is named apart", async () => {
+  const { page } = at.person;
+  await page.getByRole("searchbox").fill("two-leg squat");
+  await page.getByRole("combobox", { name: "Lane", exact: true }).selectOption("");
+  await page.getByLabel("Only what this stage allows").uncheck();
+  await page
+    .getByRole("button", { name: /^Set dose and add: Two-leg squat/ })
+    .nth(1)
+    .click();
+  const form = page.getByTestId("add-with-dose");
+  await form.getByLabel("Sets", { exact: true }).fill("1");
+  await form.getByLabel("foot turn").selectOption("turned-out");
+  await form.getByLabel("primer").check();
+  await form.getByRole("button", { name: "Add", exact: true }).click();
+  const yes = form.getByRole("button", { name: "Yes, meant so" });
+  await Promise.race([yes.waitFor(), form.waitFor({ state: "detached" })]);
+  if (await yes.isVisible()) await yes.click();
+  await form.waitFor({ state: "detached" });
+  const squats = page.getByTestId("plan-two-leg-squat");
+  expect(await squats.count()).toBe(2);
+  const texts = await squats.allInnerTexts();
+  for (const text of texts) expect(text).toMatch(/^Two-leg squat: /);
+  expect(new Set(texts).size).toBe(2);
+});
+
+it("a list is composed from what was hurt and found, and one goes out before one comes in", async () => {
+  const { page } = at.person;
+  await page.getByRole("button", { name: "Compose a list" }).click();
+  const form = page.getByTestId("compose");
+  await form.getByRole("button", { name: "ankle", exact: true }).click();
+  await form.getByRole("button", { name: "short side plank" }).click();
+  await form.getByRole("button", { name: "Compose", exact: true }).click();
+  const rows = form.getByTestId("composed").locator("li");
+  await rows.first().waitFor();
+  expect(await rows.first().innerText()).toMatch(/must[\s\S]*Because: (ankle hurt before|short side plank)/);
+  const count = await rows.count();
+  await rows.first().getByRole("button").click();
+  expect(await rows.count()).toBe(count - 1);
+  await form.getByTestId("composed-spare").getByRole("button").first().click();
+  expect(await rows.count()).toBe(count);
+  await form.getByRole("button", { name: "Cancel" }).click();
+  await form.waitFor({ state: "detached" });
+});
+
 it("what fits nothing says so", async () => {
   const { page } = at.person;
   await page.getByRole("searchbox").fill("zzzz");
   await page.getByText("Nothing fits. Take a filter away.").waitFor();
+  await page.getByRole("searchbox").fill("squat on the moon");
+  await page.getByText("Nothing has all of these words. Nearest, whatever the filters:").waitFor();
+  await page.getByTestId("hits").getByText("Two-leg squat").waitFor();
 });
 
 it("a new limit of the surgeon names the items it rules out, with its words, and is there to be changed again", async () => {
@@ -60,7 +143,11 @@ it("a new limit of the surgeon names the items it rules out, with its words, and
   await box.getByLabel("Until").fill("2026-04-30");
   await box.getByLabel("Reason").fill("Letter of the surgeon");
   await box.getByRole("button", { name: "Sign and look at the plan again" }).click();
-  await page.getByTestId("plan-two-leg-squat").getByText("No longer fits: knee bend to 20°").waitFor();
+  await page
+    .getByTestId("plan-two-leg-squat")
+    .first()
+    .getByText("No longer fits: knee bend to 20°")
+    .waitFor();
   expect(await page.getByTestId("plan-front-plank").getByText("No longer fits").count()).toBe(0);
   await page.reload({ waitUntil: "networkidle" });
   await box.getByText("Days, minutes, kit or limits have changed").click();

@@ -1,3 +1,4 @@
+import { offeredWords } from "~/catalogue/figures/offered";
 import { variantOf, type Exercise } from "~/core/exercise/exercise";
 import { knobByName } from "~/core/exercise/knob";
 import type { KnobValue, Prescription } from "~/core/exercise/prescription";
@@ -9,9 +10,22 @@ export interface KnobChoice {
   readonly values: readonly KnobValue[];
 }
 
+/** Knobs of how the body stands: of these every word is a choice that the movement's figure shows. */
+const postures: ReadonlySet<string> = new Set([
+  "support",
+  "range",
+  "knee-travel",
+  "trunk",
+  "stance-length",
+  "stance-width",
+  "foot-turn",
+  "raised",
+  "direction",
+]);
+
 /**
  * The knobs of a prescription with every value that the exercise knows for them: those of its variants and of their
- * ladders. A load runs in the steps of its own turn.
+ * ladders, and how else its figure can stand. A load runs in the steps of its own turn.
  */
 export function knobChoices(exercise: Exercise, prescription: Prescription): KnobChoice[] {
   const variant = variantOf(exercise, prescription.variantId);
@@ -24,10 +38,13 @@ export function knobChoices(exercise: Exercise, prescription: Prescription): Kno
       ...(other.settings[name] === undefined ? [] : [other.settings[name]]),
       ...other.turns.flatMap((turn) => ("ladder" in turn && turn.knob === name ? turn.ladder : [])),
     ]);
+    const stood = postures.has(name) ? offeredWords(exercise, name) : [];
     const turn = variant.turns.find((own) => own.knob === name);
     const loads =
       turn && "incrementKg" in turn ? stepsAround(Number(value), turn.incrementKg, turn.maximumKg) : [];
-    const values = [...new Set([...known, ...loads, value])].sort((a, b) => knob.rank(a) - knob.rank(b));
+    const values = [...new Set([...known, ...stood, ...loads, value])].sort(
+      (a, b) => knob.rank(a) - knob.rank(b),
+    );
     return [{ name, value, values }];
   });
 }

@@ -48,7 +48,8 @@ describe("knobs of a prescription", () => {
     const of = (name: string) => choices.find((choice) => choice.name === name);
     expect(of("step-height")?.values).toEqual([5, 10, 15, 20, 25]);
     expect(of("step-height")?.value).toBe(10);
-    expect(of("support")?.values).toEqual(["one-hand", "none"]);
+    expect(of("support")?.values).toEqual(["two-hands", "one-hand", "fingertips", "none"]);
+    expect(of("trunk")?.values).toEqual(["upright", "leaning"]);
   });
 
   it("a load runs in the steps of its own turn, above nothing and up to its most", () => {

@@ -5,6 +5,7 @@ import {
   PointerSensor,
   useSensor,
   useSensors,
+  type Announcements,
   type DragEndEvent,
 } from "@dnd-kit/core";
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from "@dnd-kit/sortable";
@@ -35,6 +36,17 @@ export default function ArrangeForm({ plan, onCancel, onSigned }: Props) {
     const place = (id: unknown) => rows.findIndex(({ itemId }) => itemId === id);
     if (over && active.id !== over.id) setRows(moved(rows, place(active.id), place(over.id)));
   };
+  const nameOf = (id: unknown) => rows.find(({ itemId }) => itemId === id)?.name ?? "";
+  const placeOf = (id: unknown) => rows.findIndex(({ itemId }) => itemId === id) + 1;
+  /** What a screen reader says of a move: names and places, where the package would say ids. */
+  const announcements: Announcements = {
+    onDragStart: ({ active }) => t("plan.picked", { exercise: nameOf(active.id) }),
+    onDragOver: ({ active, over }) =>
+      over ? t("plan.placed", { exercise: nameOf(active.id), place: placeOf(over.id) }) : undefined,
+    onDragEnd: ({ active, over }) =>
+      t("plan.dropped", { exercise: nameOf(active.id), place: placeOf(over?.id ?? active.id) }),
+    onDragCancel: ({ active }) => t("plan.keptPlace", { exercise: nameOf(active.id) }),
+  };
   const sign = async () => {
     const written = await send(arrangementOf(rows), String(plan.version));
     if (written) onSigned(written.plan);
@@ -61,7 +73,12 @@ export default function ArrangeForm({ plan, onCancel, onSigned }: Props) {
           {t("plan.usualOrder")}
         </button>
       </div>
-      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={dropped}
+        accessibility={{ announcements, screenReaderInstructions: { draggable: t("plan.gripHelp") } }}
+      >
         <SortableContext items={rows.map(({ itemId }) => itemId)} strategy={verticalListSortingStrategy}>
           <ol className="mt-2 flex flex-col gap-1">
             {rows.map((row, n) => (

@@ -7,7 +7,6 @@ import { Circumstances } from "~/core/intake/intake";
 import { InvolvedSide } from "~/core/measure/side-value";
 import { Lane } from "~/core/exercise/body";
 import { KnobValue, Prescription } from "~/core/exercise/prescription";
-import { needCodes } from "~/catalogue/composer/needs";
 import { ComposedList } from "~/core/intake/compose-list";
 import { Arrangement } from "~/core/case/arrangement";
 import { ItemRole } from "~/core/exercise/role";
@@ -164,7 +163,8 @@ export const arrangePlan = endpoint({
 /** What a list is composed from; nothing is stored. */
 export const CompositionBody = Type.Object(
   {
-    needs: Type.Array(oneOf(needCodes), { minItems: 1, maxItems: 40, uniqueItems: true }),
+    /** Codes of the needs that the composer knows. */
+    needs: Type.Array(code, { minItems: 1, maxItems: 40, uniqueItems: true }),
     minutes: Type.Number({ minimum: 1, maximum: 240 }),
   },
   closed,

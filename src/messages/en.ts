@@ -5,6 +5,7 @@ import { history } from "./en-history";
 import { judgement } from "./en-judgement";
 import { library } from "./en-library";
 import { measures } from "./en-measures";
+import { plan } from "./en-plan";
 import { people } from "./en-people";
 
 /** The language of the texts, for plurals and the like. */
@@ -19,6 +20,7 @@ export const en = {
   ...judgement,
   ...library,
   ...measures,
+  ...plan,
   ...people,
   "product.name": "Patient Stair",
   "unreadable.title": "This record cannot be judged",

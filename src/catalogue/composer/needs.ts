@@ -38,5 +38,4 @@ export const listNeeds = [
   { code: "found-stiff-ankle", kind: "found", lanes: { mobility: 3 } },
 ] as const satisfies readonly ListNeed[];
 
-export const needCodes = listNeeds.map(({ code }) => code);
-export type NeedCode = (typeof needCodes)[number];
+export type NeedCode = (typeof listNeeds)[number]["code"];

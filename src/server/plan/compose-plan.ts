@@ -4,9 +4,11 @@ import { arrangedItems } from "~/core/case/arranged";
 import { limitsOf } from "~/core/case/in-force";
 import { composeList, type ComposedList } from "~/core/intake/compose-list";
 import { stageOf } from "~/core/pathway/pathway";
+import { problemIf } from "~/core/schema/field-problem";
 import { localDay } from "~/core/schedule/local-day";
 import { loadEpisode, noteRead } from "~/server/case/load-episode";
 import { clinicCatalogue } from "~/server/catalogue/clinic-catalogue";
+import { refused } from "~/server/http/problem";
 import type { StaffContext } from "~/server/staff-context";
 
 /** Composes a list for this patient from what is asked, was hurt and was found; within every limit. Nothing is stored. */
@@ -16,6 +18,14 @@ export async function composePlan(
   { needs, minutes }: CompositionBody,
 ): Promise<ComposedList> {
   const loaded = await loadEpisode(staff, episodeId);
+  const unknown = needs.flatMap((need, n) =>
+    problemIf(
+      !listNeeds.some(({ code }) => code === need),
+      `/needs/${n}`,
+      "is not a need that is known here",
+    ),
+  );
+  if (unknown.length > 0) throw refused(unknown);
   await noteRead(staff, episodeId, "compose-list");
   const { file } = loaded;
   const { exercises } = await clinicCatalogue(staff.clinicId);

@@ -11,6 +11,7 @@ import {
   pose,
   reachTo,
 } from "./parts";
+import type { BodyLengths } from "~/core/pose/body-lengths";
 import type { Prop } from "~/core/figure/figure";
 import type { Arm, Pose } from "~/core/pose/pose";
 import { block, loaded } from "./around";
@@ -81,7 +82,7 @@ export const backExtension: Recipe = (k, b) => {
       ],
     });
   }
-  const tilt = 45;
+  const tilt = benchTilt;
   const at = (pitch: number): Pose =>
     pose({
       lie: "upright",
@@ -99,40 +100,48 @@ export const backExtension: Recipe = (k, b) => {
           ? hands.crossed(b)
           : hands.ears(b),
     });
-  const hip = (b.thigh + b.shank) * Math.sin(tilt * radians);
   return figure({
     keys: [at(112), at(tilt)],
     timing: { kind: "there-and-back", lowers: "back" },
-    props: [
-      {
-        kind: "line",
-        what: "frame",
-        through: [
-          [-0.06 * h, 0.1 * h, 0],
-          [hip - 0.02 * h, 0.2 * h + hip - 0.11 * h, 0],
-        ],
-      },
-      {
-        kind: "line",
-        what: "frame",
-        through: [
-          [hip * 0.55, 0, 0],
-          [hip * 0.55, 0.2 * h + hip * 0.36, 0],
-        ],
-      },
-      {
-        kind: "line",
-        what: "frame",
-        through: [
-          [-0.1 * h, 0.02, 0],
-          [hip, 0.02, 0],
-        ],
-      },
-      ...load.props,
-    ],
+    props: [...extensionBench(b), ...load.props],
     moves: "chest",
   });
 };
+
+/** Slope of the legs of somebody on the bench, degrees from upright. */
+export const benchTilt = 45;
+
+/** The 45° bench: the pad's beam, its post and its foot; ankles at x = 0. */
+export function extensionBench(b: BodyLengths): Prop[] {
+  const h = b.height;
+  const hip = (b.thigh + b.shank) * Math.sin(benchTilt * radians);
+  return [
+    {
+      kind: "line",
+      what: "frame",
+      through: [
+        [-0.06 * h, 0.1 * h, 0],
+        [hip - 0.02 * h, 0.2 * h + hip - 0.11 * h, 0],
+      ],
+    },
+    {
+      kind: "line",
+      what: "frame",
+      through: [
+        [hip * 0.55, 0, 0],
+        [hip * 0.55, 0.2 * h + hip * 0.36, 0],
+      ],
+    },
+    {
+      kind: "line",
+      what: "frame",
+      through: [
+        [-0.1 * h, 0.02, 0],
+        [hip, 0.02, 0],
+      ],
+    },
+  ];
+}
 
 export const curlMachine: Recipe = (k, b) => {
   const h = b.height;

@@ -2,6 +2,7 @@ import type { Leg, Pose } from "~/core/pose/pose";
 import { bandRound, block, loaded, touching } from "./around";
 import { bridgeTop, bridge, lifted, under } from "./bridges";
 import { radians } from "./degrees";
+import { benchTilt, extensionBench } from "./face-down";
 import {
   type Recipe,
   arm,
@@ -112,7 +113,7 @@ export const lowBackLift: Recipe = (k, b) => {
 export const fullExtension: Recipe = (k, b) => {
   const h = b.height;
   const load = loaded(k, b);
-  const tilt = 45;
+  const tilt = benchTilt;
   const at = (pitch: number, hollow: number): Pose =>
     pose({
       lie: "upright",
@@ -131,37 +132,10 @@ export const fullExtension: Recipe = (k, b) => {
           ? hands.ears(b)
           : hands.crossed(b),
     });
-  const hip = (b.thigh + b.shank) * Math.sin(tilt * radians);
   return figure({
     keys: [at(k.is("range", "part") ? 80 : 112, 0), at(tilt - 6, 26)],
     timing: { kind: "there-and-back", lowers: "back" },
-    props: [
-      {
-        kind: "line",
-        what: "frame",
-        through: [
-          [-0.06 * h, 0.1 * h, 0],
-          [hip - 0.02 * h, 0.2 * h + hip - 0.11 * h, 0],
-        ],
-      },
-      {
-        kind: "line",
-        what: "frame",
-        through: [
-          [hip * 0.55, 0, 0],
-          [hip * 0.55, 0.2 * h + hip * 0.36, 0],
-        ],
-      },
-      {
-        kind: "line",
-        what: "frame",
-        through: [
-          [-0.1 * h, 0.02, 0],
-          [hip, 0.02, 0],
-        ],
-      },
-      ...load.props,
-    ],
+    props: [...extensionBench(b), ...load.props],
     moves: "chest",
   });
 };

@@ -38,11 +38,13 @@ export default function ComposeForm({ plan, onCancel, onChanged }: Props) {
     setChosen(answer.value.items.slice(0, Math.max(0, room)));
   };
   /** One after the other, so that what is refused is named and what went before it stands. */
-  const add = async () => {
+  const add = async (isMeant: boolean) => {
     let last: PlanView | null = null;
-    for (const { exerciseId, prescription, role } of chosen) {
+    for (const [n, { exerciseId, prescription, role }] of chosen.entries()) {
       const { variantId, settings, dose } = prescription;
-      const body = { exerciseId, variantId, settings, dose, meant: true as const };
+      // What was asked about is the first of those left.
+      const meant = isMeant && n === 0 ? { meant: true as const } : {};
+      const body = { exerciseId, variantId, settings, dose, ...meant };
       const written = await adding.send(role === "main" ? body : { ...body, role }, `composed ${variantId}`);
       if (!written) break;
       last = written.plan;
@@ -123,13 +125,17 @@ export default function ComposeForm({ plan, onCancel, onChanged }: Props) {
           onIn={(item) => setChosen([...chosen, item])}
         />
       )}
-      <ProblemNote problem={adding.problem} sayPath={() => (chosen[0] ? `${chosen[0].exerciseName}:` : "")} />
+      <ProblemNote
+        problem={adding.problem}
+        sayPath={() => (chosen[0] ? `${chosen[0].exerciseName}:` : "")}
+        onMeant={() => void add(true)}
+      />
       {list && chosen.length > 0 && (
         <button
           type="button"
           className="btn btn-primary mt-2"
           disabled={adding.busy || chosen.length > room}
-          onClick={() => void add()}
+          onClick={() => void add(false)}
         >
           {t("compose.add", { count: chosen.length })}
         </button>

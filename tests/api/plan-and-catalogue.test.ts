@@ -75,15 +75,19 @@ describe("the plan", () => {
   });
 
   it("counts what was made harder this week: a step signed now is one more", async () => {
-    // Somebody with a step that the week does not count yet: made harder or begun more than a week ago.
+    // Somebody with a step that the week does not count yet: made harder or begun more than a week ago. A lane that is
+    // ready for the gate changes no prescription, so it is no step of the week.
     const { rows } = (await one.get("/api/caseload")).body;
     const weekAgo = (asOf: string) => new Date(Date.parse(asOf) - 8 * 86_400_000).toISOString();
-    type Ready = { itemId: string; prescribedAt: string; proposal: { outcome: string } };
+    type Ready = { itemId: string; prescribedAt: string; proposal: { outcome: string; rule: string } };
     let found: { path: string; version: number; ready: Ready } | undefined;
     for (const { episodeId } of rows) {
       const stair = (await one.get(`/api/episodes/${episodeId}`)).body;
       const ready = stair.items?.find(
-        (i: Ready) => i.proposal.outcome === "step-up" && i.prescribedAt < weekAgo(stair.asOf),
+        ({ proposal, prescribedAt }: Ready) =>
+          proposal.outcome === "step-up" &&
+          proposal.rule !== "lane-ready" &&
+          prescribedAt < weekAgo(stair.asOf),
       );
       if (ready) found = { path: `/api/episodes/${episodeId}`, version: stair.version, ready };
       if (found) break;

@@ -7,6 +7,7 @@ import type { Pathway, Stage } from "~/core/pathway/pathway";
 import { daysToLastStage } from "~/core/pathway/days-to-last-stage";
 import { someIntake } from "~tests/builders/intake";
 import { placed } from "~tests/builders/placed";
+import { squeezeLike as exercise } from "~tests/builders/squeeze-like";
 import type { Intake } from "./intake";
 
 // One lane, exercises that differ in one thing each; what is asked is what handbook and trade want of a placing (common practice).
@@ -21,14 +22,6 @@ const variant = (id: string, phase: Phase, over: Partial<Variant> = {}): Variant
   name: id,
   kit: [],
   phase,
-  ...over,
-});
-const exercise = (id: string, variants: Variant[], over: Partial<Exercise> = {}): Exercise => ({
-  ...ballSqueeze,
-  id,
-  name: id,
-  regions: ["groin"],
-  variants,
   ...over,
 });
 type StageLane = Stage["lanes"][number];

@@ -7,6 +7,7 @@ import type { Exercise, Variant } from "~/core/exercise/exercise";
 import type { Pathway } from "~/core/pathway/pathway";
 import { someIntake } from "~tests/builders/intake";
 import { placed } from "~tests/builders/placed";
+import { squeezeLike as exercise } from "~tests/builders/squeeze-like";
 import type { Intake } from "./intake";
 
 // A pathway of one lane, and exercises that differ in one thing each, so that every reason of a choice counts.
@@ -27,14 +28,6 @@ const variant = (id: string, phase: Phase | undefined, over: Partial<Variant> = 
     ...over,
   };
 };
-const exercise = (id: string, variants: Variant[], over: Partial<Exercise> = {}): Exercise => ({
-  ...ballSqueeze,
-  id,
-  name: id,
-  regions: ["groin"],
-  variants,
-  ...over,
-});
 
 function place(exercises: Exercise[], over: Partial<Intake> = {}, named = exercises.map(({ id }) => id)) {
   const [first] = groin.stages;

@@ -29,16 +29,7 @@ export default function ComposedRows({ plan, list, chosen, room, onOut, onIn }: 
       </p>
       <ul className="divide-base-300 divide-y" data-testid="composed">
         {chosen.map((item) => (
-          <Row key={item.exerciseId} plan={plan} item={item}>
-            <button
-              type="button"
-              className="btn"
-              aria-label={t("compose.outOf", { exercise: item.exerciseName })}
-              onClick={() => onOut(item)}
-            >
-              {t("compose.out")}
-            </button>
-          </Row>
+          <Row key={item.exerciseId} plan={plan} item={item} moves="out" onMove={onOut} />
         ))}
       </ul>
       {others.length > 0 && (
@@ -46,17 +37,14 @@ export default function ComposedRows({ plan, list, chosen, room, onOut, onIn }: 
           <p className="mt-2 font-semibold">{isFull ? t("compose.full") : t("compose.others")}</p>
           <ul className="divide-base-300 divide-y" data-testid="composed-spare">
             {others.map((item) => (
-              <Row key={item.exerciseId} plan={plan} item={item}>
-                <button
-                  type="button"
-                  className="btn"
-                  disabled={isFull}
-                  aria-label={t("compose.inOf", { exercise: item.exerciseName })}
-                  onClick={() => onIn(item)}
-                >
-                  {t("compose.in")}
-                </button>
-              </Row>
+              <Row
+                key={item.exerciseId}
+                plan={plan}
+                item={item}
+                moves="in"
+                isDisabled={isFull}
+                onMove={onIn}
+              />
             ))}
           </ul>
         </>
@@ -77,7 +65,16 @@ function sayReason(code: string): string {
   return code.startsWith("hurt-") ? t("compose.hurtBefore", { what }) : what;
 }
 
-function Row({ plan, item, children }: { plan: PlanView; item: ListItem; children: React.ReactNode }) {
+interface RowProps {
+  readonly plan: PlanView;
+  readonly item: ListItem;
+  /** Where the button takes the exercise: into the list or out of it. */
+  readonly moves: "in" | "out";
+  readonly isDisabled?: boolean;
+  readonly onMove: (item: ListItem) => void;
+}
+
+function Row({ plan, item, moves, isDisabled = false, onMove }: RowProps) {
   return (
     <li className="grid grid-cols-[3.5rem_1fr_auto] items-center gap-x-3 py-1">
       <FigureThumb
@@ -95,8 +92,10 @@ function Row({ plan, item, children }: { plan: PlanView; item: ListItem; childre
           </span>
         </p>
         <p className="text-sm">
-          {item.variantName} · {sayDose(item.prescription, null)} ·{" "}
-          {t("plan.minutes", { minutes: sayNumber(Math.round(item.minutes * 10) / 10) })}
+          {item.variantName} · <span className="inline-block">{sayDose(item.prescription, null)} ·</span>{" "}
+          <span className="inline-block">
+            {t("plan.minutes", { minutes: sayNumber(Math.round(item.minutes * 10) / 10) })}
+          </span>
         </p>
         <p className="text-base-content/75 text-sm">
           {t("compose.because", {
@@ -104,7 +103,15 @@ function Row({ plan, item, children }: { plan: PlanView; item: ListItem; childre
           })}
         </p>
       </div>
-      {children}
+      <button
+        type="button"
+        className="btn"
+        disabled={isDisabled}
+        aria-label={t(`compose.${moves}Of`, { exercise: item.exerciseName })}
+        onClick={() => onMove(item)}
+      >
+        {t(`compose.${moves}`)}
+      </button>
     </li>
   );
 }

@@ -1,4 +1,5 @@
 import { startingExercises } from "~/catalogue/exercises/all";
+import { earlyPressExercises } from "~/catalogue/exercises/early-presses";
 import { floorFormExercises } from "~/catalogue/exercises/floor-forms";
 import { timedHops } from "~/catalogue/exercises/hops";
 import { partWorkExercises } from "~/catalogue/exercises/part-work";
@@ -19,9 +20,14 @@ const itemsAtMost = 6;
 
 /** Work that somebody chooses for one person and one reason; nobody of the demo gets it by chance. */
 const byHandOnly: ReadonlySet<string> = new Set(
-  [...partWorkExercises, ...pullExercises, ...floorFormExercises, ...shoulderExercises, timedHops].map(
-    ({ id }) => id,
-  ),
+  [
+    ...partWorkExercises,
+    ...pullExercises,
+    ...floorFormExercises,
+    ...shoulderExercises,
+    ...earlyPressExercises,
+    timedHops,
+  ].map(({ id }) => id),
 );
 
 /** One exercise for each lane of a stage, from the furthest phase that suits it. */

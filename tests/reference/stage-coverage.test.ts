@@ -6,10 +6,10 @@ import { suits } from "~/core/progression/stage-need";
 import { bareHome, fullGym } from "~/core/exercise/kit";
 import type { Restriction } from "~/core/limit/restriction";
 
-/** Two at home without kit, three in a gym: so that a clinician can choose and swap (common practice). */
+/** Three at home without kit, four in a gym: so that a clinician can choose and swap (common practice). */
 const wanted = [
-  { where: "home", kit: bareHome, least: 2 },
-  { where: "gym", kit: fullGym, least: 3 },
+  { where: "home", kit: bareHome, least: 3 },
+  { where: "gym", kit: fullGym, least: 4 },
 ] as const;
 
 const lanes = stageNeeds.flatMap((need) => need.lanes.map(({ lane }) => ({ need, lane })));

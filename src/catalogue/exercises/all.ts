@@ -4,6 +4,7 @@ import { withAsks } from "./asks";
 import { backRangeExercises } from "./back-range";
 import { balanceExercises } from "./balance";
 import { calfExercises } from "./calf";
+import { earlyPressExercises } from "./early-presses";
 import { hamstringExercises } from "./hamstrings";
 import { lyingAbductorExercises } from "./lying-abductors";
 import { standingAbductorExercises } from "./standing-abductors";
@@ -59,4 +60,5 @@ export const startingExercises: readonly Exercise[] = [
   ...partWorkExercises,
   ...pullExercises,
   ...floorFormExercises,
+  ...earlyPressExercises,
 ].map(withAsks);

@@ -98,6 +98,8 @@ const entries: Readonly<Record<string, Entry>> = {
     },
   },
   "ankle-press": { resisted: ["gastrocnemius", "soleus"], against: "external" },
+  "forefoot-press": { resisted: ["gastrocnemius", "soleus"], against: "external" },
+  "seated-squeeze": { resisted: ["adductors"], against: "external" },
   "seated-calf-press": { resisted: ["soleus"] },
   "toe-raise": { resisted: ["tibialis-anterior"] },
   "forward-lunge": { variants: { "side-lunge": { lengthened: ["adductors"] } } },

@@ -7,6 +7,7 @@ import type { Prescription } from "~/core/exercise/prescription";
 import { knobsOf, type Knobs, type Recipe } from "./parts";
 import { bridgeFigures } from "./bridges";
 import { calfFigures } from "./calf";
+import { earlyPressFigures } from "./early-presses";
 import { floorFigures } from "./floor-work";
 import { floorFormFigures } from "./floor-forms";
 import { partWorkFigures } from "./part-work";
@@ -40,6 +41,7 @@ export const recipes: Readonly<Record<string, Recipe>> = {
   ...partWorkFigures,
   ...floorFormFigures,
   ...shoulderFigures,
+  ...earlyPressFigures,
 };
 
 /**

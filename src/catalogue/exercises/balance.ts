@@ -26,6 +26,7 @@ export const singleLegStance: Exercise = {
         contraction: "isometric",
         laterality: "staggered",
         support: "one-hand",
+        "free-leg": "beside",
         vision: "open",
         surface: "firm",
         attention: "undivided",

@@ -31,6 +31,9 @@ export const from = (bottom: number, top: number = bottom) => ({ bottom, top });
 /** A ladder of values for one knob, easy to hard. */
 export const ladder = (knob: string, ...values: KnobValue[]): Turn => ({ knob, ladder: values });
 
+/** Out of sitting back, degree by degree, to the plain form: before anything else grows (common practice). */
+export const outOfSitBack = (...degrees: string[]): Turn => ladder("sit-back-at", ...degrees, "none");
+
 /** Load in the kit's increments up to where another knob serves better. */
 export const load = (kit: string, maximumKg: number, incrementKg: number, stepPercent = 5): Turn => ({
   knob: "load",

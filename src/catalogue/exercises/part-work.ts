@@ -1,6 +1,6 @@
 import type { Exercise } from "~/core/exercise/exercise";
 import { commonPractice } from "../source";
-import { dose, from, ladder, load, loads, progression } from "./compose";
+import { dose, from, ladder, load, loads, outOfSitBack, progression } from "./compose";
 import { drops, heelsLift, hipHike, kneeIn, pelvisDrops, shift, trunkLeans } from "./faults";
 
 export const movingWallSquat: Exercise = {
@@ -130,9 +130,10 @@ export const stepLowering: Exercise = {
         support: "two-hands",
         range: "part",
         "step-height": 10,
+        "sit-back-at": "none",
       },
       dose: dose("control", { sets: 2, reps: from(6, 10), hold: undefined }),
-      turns: [ladder("step-height", 5, 10, 15)],
+      turns: [outOfSitBack("20", "25"), ladder("step-height", 5, 10, 15)],
       position: "standing",
       kit: ["step"],
       phase: "isolated",

@@ -1,6 +1,6 @@
 import type { Exercise } from "~/core/exercise/exercise";
 import { commonPractice, recalled } from "../source";
-import { dose, from, ladder, load, loads, progression } from "./compose";
+import { dose, from, ladder, load, loads, outOfSitBack, progression } from "./compose";
 import { heelsLift, kneeIn, limp, trunkLeans } from "./faults";
 
 const speeds = ladder("speed", 60, 70, 80, 90, 100);
@@ -184,7 +184,11 @@ export const cuttingDrills: Exercise = {
     },
     [
       { id: "side-shuffle", name: "Side shuffles between two marks" },
-      { id: "zigzag", name: "Zigzag forward", turn: ["direction", "forward"] },
+      {
+        id: "zigzag",
+        name: "Zigzag forward",
+        turn: ["direction", "forward"],
+      },
       { id: "pivot-runs", name: "Stops, pivots and starts", turn: ["direction", "rotational"] },
       {
         id: "pivot-runs-signal",
@@ -239,10 +243,11 @@ export const forwardLunge: Exercise = {
         direction: "back",
         "stance-length": "long",
         "knee-travel": "limited",
+        "sit-back-at": "none",
         "load-place": "none",
       },
       dose: dose("strength", { sets: 2, reps: from(8, 10) }),
-      turns: [ladder("reps", "8-10", "10-12")],
+      turns: [outOfSitBack("30", "45", "60"), ladder("reps", "8-10", "10-12")],
       position: "standing",
       kit: [],
       phase: "compound",
@@ -260,7 +265,7 @@ export const forwardLunge: Exercise = {
         turn: ["load-place", "hands"],
         kit: ["dumbbells"],
         dose: dose("strength", { loadKg: 6 }),
-        turns: [load("dumbbells", 40, 2)],
+        turns: [outOfSitBack("30", "45", "60"), load("dumbbells", 40, 2)],
       },
     ],
   ),

@@ -147,6 +147,7 @@ export const singleLegSquat: Exercise = {
         support: "two-hands",
         "box-height": 55,
         "knee-travel": "limited",
+        "free-leg": "ahead",
         perturbation: "none",
         "load-place": "none",
       },

@@ -1,7 +1,7 @@
 import type { Exercise } from "~/core/exercise/exercise";
 import { commonPractice } from "../source";
 import { legPress, wallSquat } from "./supported-squats";
-import { dose, from, ladder, load, loads, progression } from "./compose";
+import { dose, from, ladder, load, loads, outOfSitBack, progression } from "./compose";
 import { archCollapses, backRounds, heelsLift, kneeIn, kneesOut, shift } from "./faults";
 
 const bends = ladder("knee-angle", 45, 60, 75, 90);
@@ -183,9 +183,10 @@ export const splitSquat: Exercise = {
         raised: "flat",
         "load-place": "none",
         "knee-travel": "limited",
+        "sit-back-at": "none",
       },
       dose: dose("control", { reps: from(8, 12), hold: undefined }),
-      turns: [ladder("range", "part", "three-quarter", "full")],
+      turns: [outOfSitBack("25", "35"), ladder("range", "part", "three-quarter", "full")],
       position: "standing",
       kit: ["chair"],
       phase: "compound",
@@ -218,7 +219,11 @@ export const splitSquat: Exercise = {
         turn: ["load-place", "hands"],
         kit: ["pad", "bench", "dumbbells"],
         dose: dose("strength", { reps: from(6, 10), loadKg: 8 }),
-        turns: [ladder("range", "part", "three-quarter", "full"), load("dumbbells", 60, 2)],
+        turns: [
+          outOfSitBack("25", "35"),
+          ladder("range", "part", "three-quarter", "full"),
+          load("dumbbells", 60, 2),
+        ],
       },
     ],
   ),

@@ -1,6 +1,6 @@
 import type { Exercise } from "~/core/exercise/exercise";
 import { commonPractice, recalled } from "../source";
-import { dose, from, ladder, load, loads, progression } from "./compose";
+import { dose, from, ladder, load, loads, outOfSitBack, progression } from "./compose";
 import { bounces, drops, hipHike, kneeIn, pelvisDrops, pelvisTurns, pushOff } from "./faults";
 
 const ayotte = (meanPercent: number, sdPercent: number) => ({
@@ -223,9 +223,11 @@ export const touchDown: Exercise = {
         "step-height": 10,
         "load-place": "none",
         trunk: "upright",
+        direction: "forward",
+        "sit-back-at": "none",
       },
       dose: dose("strength", { sets: 2, reps: from(6, 10), tempo: "3-0-1-0" }),
-      turns: [ladder("step-height", 5, 10, 15, 20)],
+      turns: [outOfSitBack("30", "45", "60"), ladder("step-height", 5, 10, 15, 20)],
       position: "standing",
       kit: ["step"],
       phase: "compound",
@@ -243,7 +245,7 @@ export const touchDown: Exercise = {
         id: "touch-down-free",
         name: "Down and up, free",
         turn: ["support", "none"],
-        turns: [ladder("step-height", 5, 10, 15, 20, 25, 30)],
+        turns: [outOfSitBack("30", "45", "60"), ladder("step-height", 5, 10, 15, 20, 25, 30)],
         arcs: { knee: [0, 75], hip: [0, 65] },
       },
       {
@@ -252,7 +254,11 @@ export const touchDown: Exercise = {
         turn: ["load-place", "hands"],
         kit: ["step", "dumbbells"],
         dose: dose("strength-hypertrophy", { loadKg: 4, tempo: "3-0-1-0" }),
-        turns: [ladder("step-height", 5, 10, 15, 20, 25, 30), load("dumbbells", 40, 2)],
+        turns: [
+          outOfSitBack("30", "45", "60"),
+          ladder("step-height", 5, 10, 15, 20, 25, 30),
+          load("dumbbells", 40, 2),
+        ],
       },
     ],
   ),

@@ -1,7 +1,7 @@
 import type { Prop } from "~/core/figure/figure";
 import type { Pose } from "~/core/pose/pose";
 import { block, chair, loaded } from "./around";
-import { bendTo, bendToTouch } from "./bend-to";
+import { bendTo, bendToTouch, sitBackToTouch } from "./bend-to";
 import {
   type Recipe,
   carrying,
@@ -18,6 +18,7 @@ import {
   reachTo,
   sitHeight,
 } from "./parts";
+import { leaning } from "./steps";
 import { holding } from "./support";
 
 /** Down and up along a wall. */
@@ -91,22 +92,38 @@ const stepLowering: Recipe = (k, b) => {
   const share = k.is("range", "part") ? 0.5 : k.is("range", "three-quarter") ? 0.75 : 0.95;
   const touch = 0.2 * h;
   const low = step * (1 - share) + 0.03 * h;
-  const knee = bendToTouch(b, 0.38, { x: touch, y: 1.05 * b.ankleHeight + low - step });
-  const stand = (bend: number, gone: number) =>
+  const place = { x: touch, y: 1.05 * b.ankleHeight + low - step };
+  const plain = bendToTouch(b, 0.38, place);
+  const turnsAt = k.sitBackAt !== null && k.sitBackAt < plain ? k.sitBackAt : null;
+  const back =
+    turnsAt === null
+      ? null
+      : sitBackToTouch(
+          b,
+          turnsAt,
+          0.38 * turnsAt,
+          place,
+          k.is("support", "two-hands", "one-hand") ? "held" : "free",
+        );
+  const stand = (bend: number, gone: number, shin = 0.38 * bend, hover = 0) =>
     onOne(
       b,
       bend,
-      0.38 * bend,
+      shin,
       foot(
         b,
         0.12 * h + 0.08 * h * gone,
-        { y: step + 0.06 * h + (low - step - 0.06 * h) * gone, pitch: -8 * gone, free: true },
+        { y: step + 0.06 * h + (low - step - 0.06 * h) * gone + hover, pitch: -8 * gone, free: true },
         -1,
       ),
-      { arms: hands.hips(b), balance: { over: "w", forward: true, sideways: true } },
+      { arms: hands.hips(b), ...leaning(k, turnsAt !== null && gone === 1, true) },
       { y: step },
     );
-  const held = holding(k, b, [stand(5, 0), stand(knee, 1)]);
+  const keys =
+    turnsAt === null || back === null
+      ? [stand(5, 0), stand(plain, 1)]
+      : [stand(5, 0), stand(turnsAt, turnsAt / plain), stand(turnsAt, 1, back.shinDeg, back.hover)];
+  const held = holding(k, b, keys);
   return figure({
     keys: held.keys,
     props: [block("step", [-0.16 * h, 0.09 * h], [0, step], [-0.04 * h, 0.14 * h]), ...held.props],

@@ -14,6 +14,8 @@ export interface Knobs {
   /** Ends of the arc knob, degrees. */
   arc: (otherwise: [number, number]) => [number, number];
   has: (knob: string) => boolean;
+  /** Knee bend from which the movement goes on at the hips, degrees; null in the plain form. */
+  readonly sitBackAt: number | null;
 }
 
 export function knobsOf(settings: Readonly<Record<string, KnobValue>>): Knobs {
@@ -29,6 +31,7 @@ export function knobsOf(settings: Readonly<Record<string, KnobValue>>): Knobs {
       return from === undefined || to === undefined || Number.isNaN(from) ? otherwise : [from, to];
     },
     has: (knob) => settings[knob] !== undefined,
+    sitBackAt: Number(settings["sit-back-at"]) || null,
   };
 }
 

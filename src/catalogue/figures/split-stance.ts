@@ -15,8 +15,9 @@ export const splitSquat: Recipe = (k, b) => {
   const behind = (long ? 0.42 : 0.3) * h;
   const load = loaded(k, b);
   const deep = (raised ? 70 : 92) * k.range + 6;
+  // Sitting back the front knee travels until it turns there; from then on the hips drop straight, the shin staying as it is.
   const stand = (knee: number) => {
-    const shin = knee * shinShare;
+    const shin = Math.min(knee, k.sitBackAt ?? knee) * shinShare;
     return pose({
       lie: "upright",
       legs: {
@@ -32,7 +33,9 @@ export const splitSquat: Recipe = (k, b) => {
   const start = raised
     ? 16
     : bendToTouch(b, shinShare, { x: forward - behind, y: rise - frontY, aside: 0.01 });
-  const held = holding(k, b, [stand(start), stand(Math.max(start + 6, deep))]);
+  const down = Math.max(start + 6, deep);
+  const turns = k.sitBackAt !== null && k.sitBackAt > start && k.sitBackAt < down ? [stand(k.sitBackAt)] : [];
+  const held = holding(k, b, [stand(start), ...turns, stand(down)]);
   return figure({
     keys: held.keys,
     props: [
@@ -60,6 +63,8 @@ export const lunge: Recipe = (k, b) => {
   const stride = (short ? 0.34 : 0.46) * h;
   if (k.is("direction", "across")) {
     const out = stride * 0.85;
+    // The earlier it turns to the hips, the farther they go back.
+    const early = k.sitBackAt === null ? 0 : Math.max(0, 1 - k.sitBackAt / 90);
     const stand = (knee: number, away: number) =>
       pose({
         lie: "upright",
@@ -67,26 +72,33 @@ export const lunge: Recipe = (k, b) => {
           w: foot(b, 0, { z: b.hipCentre + away, turn: 8, knee: [1, 0, 0.25] }, 1),
           o: foot(b, 0, { turn: 8 }, -1),
         },
-        root: { point: "pelvis", x: -0.1 * h * knee, y: 0.515 * h - 0.19 * h * knee, z: away * 0.8 * knee },
-        pelvis: { pitch: 38 * knee },
+        root: {
+          point: "pelvis",
+          x: -(0.1 + 0.02 * early) * h * knee,
+          y: 0.515 * h - 0.19 * h * knee,
+          z: away * 0.8 * knee,
+        },
+        pelvis: { pitch: (38 + 10 * early) * knee },
         arms,
       });
     const held = holding(k, b, [stand(0, 0), stand(1, out)]);
     return figure({ viewDeg: 90, keys: held.keys, props: [...held.props, ...load.props], moves: "w.ankle" });
   }
   const back = k.is("direction", "back");
+  const lowest = 88;
+  const slantAtLowest = (short ? 14 : 4) + (k.is("knee-travel", "free") ? 14 : 0);
   const deep = (knee: number) =>
     pose({
       lie: "upright",
       legs: {
-        w: carrying(knee, (short ? 14 : 4) + (k.is("knee-travel", "free") ? 14 : 0), { x: undefined }),
+        w: carrying(knee, (slantAtLowest * Math.min(knee, k.sitBackAt ?? knee)) / lowest, { x: undefined }),
         o: foot(b, -stride, { pitch: 55, knee: [0.7, -0.6, 0] }, -1),
       },
       root: onFoot(b, back ? 0 : stride),
       pelvis: { pitch: 12 },
       arms,
     });
-  const low = deep(88);
+  const low = deep(lowest);
   const landed = back
     ? low
     : { ...low, legs: { ...low.legs, o: foot(b, 0, { pitch: 55, knee: [0.7, -0.6, 0] }, -1) } };

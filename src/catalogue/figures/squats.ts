@@ -157,6 +157,17 @@ const wallBall: Recipe = (k, b) => {
   });
 };
 
+/** The leg in the air: reaching ahead, hanging bent beside the standing one, or behind it. */
+function otherLeg(k: Knobs, bend: number) {
+  // Deep down a bent leg is drawn up, so that its foot stays off the floor.
+  const up = Math.max(0, bend - 68) * 0.9;
+  if (k.is("free-leg", "behind"))
+    return freeLeg({ hip: 0.34 * bend + up, knee: Math.min(128, 44 + 0.9 * bend), abduction: 3 });
+  if (k.is("free-leg", "beside"))
+    return freeLeg({ hip: 10 + 0.5 * bend + up, knee: Math.min(128, 34 + bend), abduction: 3 });
+  return freeLeg({ hip: 20 + 0.72 * bend, knee: 24 });
+}
+
 const singleLegSquat: Recipe = (k, b) => {
   const h = b.height;
   const seat = k.number("box-height", 50) / 100;
@@ -167,7 +178,7 @@ const singleLegSquat: Recipe = (k, b) => {
   const knee = bendTo(b, seat + sitHeight(b), share);
   const load = loaded(k, b);
   const stand = (bend: number) =>
-    onOne(b, bend, share * bend, freeLeg({ hip: 20 + 0.72 * bend, knee: 24 }), {
+    onOne(b, bend, share * bend, otherLeg(k, bend), {
       arms: load.arms ?? hands.forward(70),
     });
   const held = holding(k, b, [stand(6), stand(knee)]);
@@ -177,7 +188,13 @@ const singleLegSquat: Recipe = (k, b) => {
   return figure({
     keys: held.keys,
     props: [
-      block("box", [hipX - 0.13 * h, hipX + 0.08 * h], [0, seat], [-0.12 * h, 0.12 * h]),
+      // Beside or behind, the other leg needs the room next to the box.
+      block(
+        "box",
+        [hipX - 0.13 * h, hipX + 0.08 * h],
+        [0, seat],
+        [k.is("free-leg", "beside", "behind") ? 0.01 * h : -0.12 * h, 0.12 * h],
+      ),
       ...held.props,
       ...load.props,
       ...(k.is("perturbation", "band-thigh")

@@ -138,7 +138,9 @@ export const stance: Recipe = (k, b) => {
     b,
     9,
     3,
-    freeLeg({ hip: 12, knee: 66 }),
+    k.is("free-leg", "ahead")
+      ? freeLeg({ hip: 46, knee: 40 })
+      : freeLeg(k.is("free-leg", "behind") ? { hip: -10, knee: 72 } : { hip: 12, knee: 66 }),
     { arms: k.is("support", "none") ? hands.out() : hands.hips(b) },
     { y: soft },
   );

@@ -1,14 +1,14 @@
 import { betweenPoses } from "~/core/pose/between-poses";
 import { settled } from "~/core/pose/resolve-pose";
 import type { Pose } from "~/core/pose/pose";
-import type { Prop } from "~/core/figure/figure";
+import type { Prop, Span } from "~/core/figure/figure";
 import type { BodyLengths } from "~/core/pose/body-lengths";
 import { block, loaded } from "./around";
-import { bendToTouch } from "./bend-to";
-import { type Recipe, figure, foot, freeLeg, hands, onOne } from "./parts";
+import { bendToTouch, sitBackToTouch } from "./bend-to";
+import { type Knobs, type Part, type Recipe, carrying, figure, foot, freeLeg, hands, onOne } from "./parts";
 import { holding } from "./support";
 
-const stepUnder = (b: BodyLengths, x: [number, number], z: [number, number], height: number): Prop =>
+const stepUnder = (b: BodyLengths, x: Span, z: Span, height: number): Prop =>
   block("step", [x[0] * b.height, x[1] * b.height], [0, height], [z[0] * b.height, z[1] * b.height]);
 
 /** Half-way the free foot is nearly as high as it gets: hips rise fast at first, and the foot must not be left behind. */
@@ -93,43 +93,112 @@ const frontStep: Recipe = (k, b) => {
   });
 };
 
-/** The working foot stays on the step while the other goes down in front of it. */
+/** Where the other foot goes down: shares of height ahead and aside of the standing ankle, and the step it goes down from. */
+interface Facing {
+  readonly touch: number;
+  readonly beside: boolean;
+  readonly high: { readonly x: number; readonly over: number; readonly pitch: number };
+  readonly step: readonly [x: Span, z: Span];
+}
+
+const facings = (ahead: number): Readonly<Record<"forward" | "outward" | "back", Facing>> => ({
+  forward: {
+    touch: ahead + 0.1,
+    beside: false,
+    high: { x: ahead + 0.02, over: 0.06, pitch: -4 },
+    step: [
+      [-0.16, 0.09],
+      [-0.04, 0.14],
+    ],
+  },
+  outward: {
+    touch: -0.01,
+    beside: true,
+    high: { x: 0.02, over: 0.04, pitch: -4 },
+    step: [
+      [-0.1, 0.16],
+      [-0.01, 0.14],
+    ],
+  },
+  back: {
+    touch: -0.22,
+    beside: false,
+    high: { x: -0.02, over: 0.05, pitch: 14 },
+    step: [
+      [-0.08, 0.2],
+      [-0.04, 0.14],
+    ],
+  },
+});
+
+/** The working foot stays on the step while the other goes down before, beside or behind it. */
 const stepDown =
   (ahead: number, start: "low" | "high"): Recipe =>
   (k, b) => {
     const h = b.height;
     const step = k.number("step-height", 10) / 100;
     const load = loaded(k, b);
-    const touch = (ahead + 0.1) * h;
-    const shin = k.is("trunk", "leaning") ? 0.26 : 0.38;
-    const knee = bendToTouch(b, shin, { x: touch, y: 1.15 * b.ankleHeight - step });
-    const arms = load.arms ?? hands.hips(b);
+    const way = k.is("direction", "outward") ? "outward" : k.is("direction", "back") ? "back" : "forward";
+    const { touch, beside, high: up, step: under } = facings(ahead)[way];
+    const z = beside ? { z: -(b.hipCentre + 0.03 * h) } : {};
+    const slantShare = k.is("trunk", "leaning") ? 0.26 : 0.38;
+    const place = { x: touch * h, y: 1.15 * b.ankleHeight - step };
+    const plain = bendToTouch(b, slantShare, place);
+    const turnsAt = k.sitBackAt !== null && k.sitBackAt < plain ? k.sitBackAt : null;
+    const knee = turnsAt ?? plain;
+    const { shinDeg, hover } =
+      turnsAt === null
+        ? { shinDeg: slantShare * knee, hover: 0 }
+        : sitBackToTouch(
+            b,
+            knee,
+            slantShare * knee,
+            place,
+            k.is("support", "two-hands", "one-hand") ? "held" : "free",
+          );
+    const bent = way === "back" ? { knee: [0.8, 0.3, 0] as [number, number, number] } : {};
+    const arms = load.arms ?? (turnsAt === null ? hands.hips(b) : hands.forward(70));
     const high = onOne(
       b,
       5,
       2,
-      foot(b, (ahead + 0.02) * h, { y: step + 0.06 * h, pitch: -4, free: true }, -1),
+      foot(b, up.x * h, { y: step + up.over * h, pitch: up.pitch, free: true, ...z }, -1),
       { arms },
       { y: step },
     );
     const low = onOne(
       b,
       knee,
-      shin * knee,
-      foot(b, touch, { y: 0, pitch: -12, free: true }, -1),
-      { arms, balance: { over: "w", forward: true, sideways: true } },
+      shinDeg,
+      foot(b, touch * h, { y: hover, pitch: way === "back" ? -8 : -12, free: true, ...z, ...bent }, -1),
+      { arms, ...leaning(k, turnsAt !== null, !beside) },
       { y: step },
     );
-    const middle = halfUp(b, low, high);
-    const order = start === "high" ? [high, middle, low] : [low, middle, high];
+    const half = halfUp(b, low, high);
+    // Sitting back: first down as always to where it turns, then the hips go back over a knee that stays as it is.
+    const turned =
+      turnsAt === null
+        ? half
+        : { ...low, legs: { w: carrying(knee, slantShare * knee, { y: step }), o: half.legs.o } };
+    const order = start === "high" ? [high, turned, low] : [low, turned, high];
     const held = holding(k, b, order);
     return figure({
+      ...(beside ? { viewDeg: 58 } : {}),
       keys: held.keys,
       timing: { kind: "there-and-back", lowers: start === "high" ? "there" : "back" },
-      props: [stepUnder(b, [-0.16, 0.09], [-0.04, 0.14], step), ...held.props, ...load.props],
+      props: [stepUnder(b, ...under, step), ...held.props, ...load.props],
       moves: "pelvis",
     });
   };
+
+/** Sitting back, hands on a rail carry what free arms and a trunk farther forward would have to balance. */
+export function leaning(k: Knobs, sitsBack: boolean, sideways: boolean): Part {
+  const holds = sitsBack && k.is("support", "two-hands", "one-hand");
+  return {
+    balance: { over: "w", forward: !holds, sideways },
+    ...(holds ? { pelvis: { pitch: 26 } } : {}),
+  };
+}
 
 /** The standing leg stays straight; the free side of the pelvis sinks below the step and is lifted again. */
 const lateralDip: Recipe = (k, b) => {
@@ -157,6 +226,6 @@ export const stepFigures: Readonly<Record<string, Recipe>> = {
   "side-step-up": sideStep,
   "front-step-up": frontStep,
   "back-step-up": stepDown(0.04, "low"),
-  "touch-down": stepDown(0.1, "high"),
+  "touch-down": stepDown(0.05, "high"),
   "lateral-dip": lateralDip,
 };

@@ -19,6 +19,9 @@ export interface Knob {
   readonly write: (prescription: Prescription, value: KnobValue) => Prescription;
 }
 
+/** Knee bends at which a movement can turn to the hips, degrees: as finely as anybody says where it hurts. */
+export const sitBackAngles: readonly number[] = [20, 25, 30, 35, 40, 45, 50, 55, 60, 65, 70, 75, 80];
+
 const harderUp = 1;
 const harderDown = -1;
 
@@ -36,12 +39,15 @@ export const knobs: readonly Knob[] = [
   arc(),
   worded("range", ["part", "three-quarter", "full"]),
   worded("knee-travel", ["limited", "free"]),
+  // Degrees of knee bend from which the rest of the way is found at the hips: the later, the more the knee does.
+  worded("sit-back-at", [...sitBackAngles.map(String), "none"], "deg"),
   worded("trunk", ["upright", "leaning"]),
   worded("stance-length", ["long", "short"]),
   worded("stance-width", ["wide", "narrow"]),
   worded("foot-turn", ["straight", "turned-out"]),
   worded("raised", ["heels", "front-foot", "flat", "rear-foot", "both-feet"]),
   worded("lever", ["short", "long"]),
+  worded("free-leg", ["behind", "beside", "ahead"]),
   worded("load-place", [
     "none",
     "ankle",
@@ -121,10 +127,10 @@ export function turnedKnobs(before: Prescription, after: Prescription): string[]
   return knobs.filter((knob) => knob.read(before) !== knob.read(after)).map((knob) => knob.name);
 }
 
-function worded(name: string, words: readonly string[]): Knob {
+function worded(name: string, words: readonly string[], unit: Knob["unit"] = "1"): Knob {
   return {
     name,
-    unit: "1",
+    unit,
     words,
     rank: (value) => words.indexOf(String(value)),
     accepts: (value) => words.includes(String(value)),

@@ -8,4 +8,5 @@ export const rangeKnobs = [
   "box-height",
   "reach",
   "drop-height",
+  "sit-back-at",
 ] as const;

@@ -21,6 +21,8 @@ const postures: ReadonlySet<string> = new Set([
   "foot-turn",
   "raised",
   "direction",
+  "sit-back-at",
+  "free-leg",
 ]);
 
 /**

@@ -1,4 +1,5 @@
 import { variantOf } from "~/core/exercise/exercise";
+import { knobByName, sitBackAngles } from "~/core/exercise/knob";
 import { turnTo, type TurnedChange } from "~/core/progression/change";
 import { easierKnob } from "~/core/progression/easier";
 import type { PainCause } from "~/core/response/pain-cause";
@@ -10,11 +11,12 @@ const marginDeg = 5;
 const leastArcDeg = 10;
 const notchesAtMost = 60;
 const depthKnobs = ["knee-angle", "hip-angle"] as const;
-const heightKnobs = ["box-height", "step-height", "drop-height"] as const;
+const heightKnobs = ["box-height", "step-height", "drop-height", "range"] as const;
 
 /**
  * The range limited to five degrees short of where it hurt: the wider part of a working arc that remains on either side, a bend
- * that stops before it, a box or step at which this body bends no further.
+ * that stops before it, a box, step or part of the way at which this body bends no further; where none is, the movement turns to
+ * the hips there, if it has such a form.
  *
  * @param arc where the pain began and, if it passed again, ended; degrees
  * @returns null where no setting of this exercise says where it bends to, or nothing would be left
@@ -30,7 +32,7 @@ export function shortOfPain(view: RecordView, arc: NonNullable<PainCause["arc"]>
     if (typeof now === "number")
       return now > before && before > 0 ? turnTo(view.input.prescription, knob, before) : null;
   }
-  return lowerStep(view, before);
+  return lowerStep(view, before) ?? turnToHips(view, before);
 }
 
 function arcBeside({ input: { prescription } }: RecordView, now: string, before: number, beyond: number) {
@@ -60,4 +62,14 @@ function lowerStep({ input: { exercise, prescription }, shelf, demandOf }: Recor
     step = easierKnob(exercise, step.prescription, knob, shelf);
   }
   return null;
+}
+
+/** Sitting back from the last angle short of the pain on; not later than it does already. */
+function turnToHips({ input: { exercise, prescription } }: RecordView, before: number): TurnedChange | null {
+  const { turns } = variantOf(exercise, prescription.variantId);
+  const to = sitBackAngles.findLast((angle) => angle <= before);
+  if (to === undefined || !turns.some(({ knob }) => knob === "sit-back-at")) return null;
+  const { rank } = knobByName("sit-back-at");
+  const now = prescription.settings["sit-back-at"] ?? "none";
+  return rank(String(to)) < rank(now) ? turnTo(prescription, "sit-back-at", String(to)) : null;
 }

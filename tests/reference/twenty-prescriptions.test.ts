@@ -109,7 +109,7 @@ const asked: readonly Asked[] = [
     variant: "reach-back-across",
     settings: { reach: 40 },
     dose: { sets: 3, reps: range(8) },
-    next: ["reach", 50],
+    next: ["reach", 43],
   },
   {
     said: "Leg out over the table, knee straight, 2 × 12, for somebody who cannot get to the floor",

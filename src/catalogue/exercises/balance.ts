@@ -1,4 +1,5 @@
-import type { Exercise } from "~/core/exercise/exercise";
+import type { Exercise, Turn } from "~/core/exercise/exercise";
+import { reachStepCm } from "~/core/progression/aim-farther";
 import { commonPractice } from "../source";
 import { dose, from, ladder, loads, progression } from "./compose";
 import { archCollapses, kneeIn, pelvisDrops, trunkLeans } from "./faults";
@@ -60,6 +61,13 @@ export const singleLegStance: Exercise = {
   source: commonPractice,
 };
 
+/** From 20 cm a few centimetres at a time: everybody climbs from where they stand. */
+const reaches = (mostCm: number): Turn => ({
+  knob: "reach",
+  ladder: Array.from({ length: (mostCm - 20) / reachStepCm + 1 }, (_, n) => 20 + n * reachStepCm),
+  ownStep: reachStepCm,
+});
+
 export const threeWayReach: Exercise = {
   id: "three-way-reach",
   name: "Reaches on one leg",
@@ -88,11 +96,11 @@ export const threeWayReach: Exercise = {
         laterality: "single",
         support: "fingertips",
         direction: "back",
-        reach: 30,
+        reach: 29,
         surface: "firm",
       },
       dose: dose("balance", { policy: "double-progression", hold: from(3), reps: from(6, 10) }),
-      turns: [ladder("reach", 20, 30, 40, 50, 60)],
+      turns: [reaches(59)],
       position: "standing",
       kit: [],
       phase: "compound",
@@ -104,20 +112,20 @@ export const threeWayReach: Exercise = {
         id: "reach-back",
         name: "Back, free",
         turn: ["support", "none"],
-        turns: [ladder("reach", 20, 30, 40, 50, 60, 70)],
+        turns: [reaches(62)],
       },
       { id: "reach-back-across", name: "Back and across", turn: ["direction", "back-across"] },
       {
         id: "reach-across",
         name: "Across, in front",
         turn: ["direction", "across"],
-        turns: [ladder("reach", 20, 30, 40, 50)],
+        turns: [reaches(50)],
       },
       {
         id: "reach-outward",
         name: "Outward",
         turn: ["direction", "outward"],
-        turns: [ladder("reach", 20, 30, 40, 50, 60, 70)],
+        turns: [reaches(62)],
       },
       { id: "reach-forward", name: "Forward", turn: ["direction", "forward"] },
       { id: "reach-soft", name: "Forward, on a soft mat", turn: ["surface", "soft"], kit: ["soft-mat"] },

@@ -15,7 +15,21 @@ const words = (maxLength: number) => Type.String({ minLength: 1, maxLength });
  * or, for load, by a percentage rounded to what the kit can do. `kit` names what the load is made of.
  */
 export const Turn = Type.Union([
-  Type.Object({ knob: Type.String(), ladder: Type.Array(KnobValue, { minItems: 2, maxItems: 20 }) }, closed),
+  Type.Object(
+    {
+      knob: Type.String(),
+      ladder: Type.Array(KnobValue, { minItems: 2, maxItems: 20 }),
+      ownStep: Type.Optional(
+        Type.Number({
+          exclusiveMinimum: 0,
+          maximum: 50,
+          description:
+            "Of a knob with numbers: so much farther from wherever this person stands, between the ladder's ends",
+        }),
+      ),
+    },
+    closed,
+  ),
   Type.Object(
     {
       knob: Type.Literal("load"),

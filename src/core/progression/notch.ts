@@ -15,6 +15,7 @@ const mostPercent = 10;
 /**
  * The value one notch harder (+1) or easier (−1) on a turn, or null at its end.
  * A value that is not on the ladder, such as a bend limited to short of where it hurts, goes to the next that is.
+ * A ladder that is everybody's own moves by its step from wherever somebody stands, to its ends.
  * A load moves by its percentage, rounded to the kit, and always by at least one increment.
  */
 export function notch(
@@ -27,12 +28,22 @@ export function notch(
   const value = knob.read(prescription);
   if ("ladder" in turn) {
     if (value === undefined) return null;
+    if (turn.ownStep !== undefined && typeof value === "number")
+      return ownRung(turn.ladder, value, direction * turn.ownStep);
     const at = turn.ladder.indexOf(value);
     if (at >= 0) return turn.ladder[at + direction] ?? null;
     const beyond = turn.ladder.filter((rung) => direction * (knob.rank(rung) - knob.rank(value)) > 0);
     return beyond.at(direction > 0 ? 0 : -1) ?? null;
   }
   return loadNotch(turn, typeof value === "number" ? value : 0, direction * turn.stepPercent, shelf);
+}
+
+/** A step from where somebody stands, no farther than the ladder's end that way; null at or beyond it. */
+function ownRung(ladder: readonly KnobValue[], value: number, by: number): number | null {
+  const ends = ladder.filter((rung) => typeof rung === "number");
+  const end = by > 0 ? Math.max(...ends) : Math.min(...ends);
+  if (by > 0 ? value >= end : value <= end) return null;
+  return by > 0 ? Math.min(end, value + by) : Math.max(end, value + by);
 }
 
 /**

@@ -65,6 +65,8 @@ export interface DayJudgement {
   readonly forceUnread: boolean;
   /** A set was pushed harder than the band: it counts as done. */
   readonly forceAbove: boolean;
+  /** The shortest of the reaches that were measured, centimetres; null where a set that decides has none. */
+  readonly reachedCm: number | null;
   /** The work was felt where it should not be. */
   readonly wrongPlace: boolean;
   /** The next day was judged by a loading test, and not on waking. */
@@ -159,6 +161,7 @@ export function judgeDay(day: TrainingDay, context: DayContext): DayJudgement {
     painArc: cause.arc,
     forceUnread: asksForce && sets.some(({ forceN }) => forceN === undefined),
     forceAbove: asksForce && sets.some((set) => isAboveBand(set, context)),
+    reachedCm: reachedIn(sets),
     wrongPlace: sets.some((set) => set.limit?.kind === "wrong-place"),
     byLoadTest: test !== undefined,
   };
@@ -187,6 +190,12 @@ function lastsTooLong(
   if ((report?.settledHours ?? 0) > muscleSorenessSettlesHours) return true;
   if (stillSoreAt === undefined || Date.parse(stillSoreAt) > Date.parse(now)) return false;
   return Date.parse(stillSoreAt) - Date.parse(lastSessionAt) > muscleSorenessSettlesHours * hourMs;
+}
+
+function reachedIn(sets: readonly SetRecord[]): number | null {
+  const reaches = sets.map(({ settings }) => settings?.["reach"]);
+  const measured = reaches.filter((reach) => typeof reach === "number");
+  return measured.length > 0 && measured.length === sets.length ? Math.min(...measured) : null;
 }
 
 /** The last set of each leg, or of both together. */

@@ -1,9 +1,12 @@
 import type { DemandBook } from "~/core/demand/demand-book";
+import { aimFarther } from "~/core/progression/aim-farther";
+import { turnTo } from "~/core/progression/change";
 import { variantOf } from "~/core/exercise/exercise";
 import { harder, type Harder } from "~/core/progression/harder";
 import { obstacle } from "~/core/limit/obstacle";
 import type { DecideInput } from "~/core/decision/record/decide-input";
 import { sameSetting } from "~/core/exercise/same-setting";
+import type { Prescription } from "~/core/exercise/prescription";
 import type { Restriction } from "~/core/limit/restriction";
 import { restingKnobs } from "./knob-history";
 import { takenByEase } from "./taken-by-ease";
@@ -21,13 +24,24 @@ const standsBeside: Restriction = {
  *
  * @param today local date (YYYY-MM-DD), for limits that end
  * @param book what settings ask of this body
+ * @param reachedCm what was really reached on the last day, where that was measured: the next reach is aimed from there
  */
 export function nextHarder(
   input: Pick<DecideInput, "exercise" | "prescription" | "changes" | "restrictions" | "beside">,
   today: string,
   book: DemandBook,
+  reachedCm: number | null = null,
 ): Harder {
-  const found = turnedNext(input, today, book);
+  const found = fartherThan(reachedCm, turnedNext(input, today, book), (prescription) =>
+    obstacle(
+      prescription,
+      variantOf(input.exercise, prescription.variantId),
+      input.exercise,
+      input.restrictions,
+      today,
+      book,
+    ),
+  );
   if (found.found !== "change") return found;
   const { knob, prescription } = found.change;
   const isBeside =
@@ -51,4 +65,18 @@ function turnedNext(
   return stop
     ? { found: "restriction", restriction: stop, knob: owed.knob }
     : { found: "change", change: owed };
+}
+
+/** A reach goes on from what was really reached, where that is farther than the next of the ladder and no limit bars it. */
+function fartherThan(
+  reachedCm: number | null,
+  found: Harder,
+  stopOf: (prescription: Prescription) => Restriction | null,
+): Harder {
+  if (reachedCm === null || found.found !== "change" || found.change.knob !== "reach") return found;
+  const { kind, from, to, prescription } = found.change;
+  const aim = aimFarther(reachedCm);
+  if (kind !== "knob" || typeof to !== "number" || aim <= to) return found;
+  const farther = turnTo(prescription, "reach", aim);
+  return stopOf(farther.prescription) === null ? { found: "change", change: { ...farther, from } } : found;
 }

@@ -53,6 +53,7 @@ export function viewRecord(
   const known = knownAt(input);
   const allDays = inOrder(judged, (day) => day.lastSessionAt, input.now);
   const today = localDay(input.now, input.zone);
+  const days = allDays.filter((day) => after(day.lastSessionAt, input.prescribedAt));
   const stopOf = (prescription: Prescription) => {
     const variant = variantOf(input.exercise, prescription.variantId);
     return obstacle(prescription, variant, input.exercise, input.restrictions, today, book);
@@ -63,9 +64,9 @@ export function viewRecord(
     prescribedOn: localDay(input.prescribedAt, input.zone),
     answeredOn: known.answeredAt === undefined ? null : localDay(known.answeredAt, input.zone),
     allDays,
-    days: allDays.filter((day) => after(day.lastSessionAt, input.prescribedAt)),
+    days,
     lastChange: known.changes.at(-1),
-    next: nextHarder(known, today, book),
+    next: nextHarder(known, today, book, days.at(-1)?.reachedCm ?? null),
     beyond: stopOf(input.prescription),
     shelf: shelfUnder(input.restrictions, today),
     demandOf: (prescription) => {

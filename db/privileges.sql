@@ -44,3 +44,5 @@ GRANT SELECT, INSERT ON condition_changes TO {{app}};
 GRANT SELECT, INSERT ON criterion_words TO {{app}};
 GRANT SELECT, INSERT ON red_flag_ticks TO {{app}};
 GRANT SELECT, INSERT ON arrangements TO {{app}};
+GRANT SELECT, INSERT ON lifts TO {{app}};
+GRANT SELECT, INSERT ON small_doses TO {{app}};

@@ -1,3 +1,4 @@
+import type { Lift } from "~/core/lift/lift";
 import { acceptedChange } from "~/core/review/signed-change";
 import { addDays } from "~/core/schedule/local-day";
 import { instantOfLocal } from "~/core/schedule/local-time";
@@ -57,6 +58,11 @@ export interface DemoProfile {
   /** Whether proposals on the way were signed as they came. */
   readonly signs: boolean;
   readonly pinchOn?: number;
+  /** What was lifted in training of one's own: so many days ago, kilograms for three sets of five, how it felt. */
+  readonly lifts?: {
+    readonly movement: string;
+    readonly days: readonly (readonly [daysAgo: number, loadKg: number, felt?: Lift["felt"]])[];
+  };
 }
 
 const zone = "Europe/Vienna";
@@ -111,6 +117,16 @@ export function simulate(profile: DemoProfile, today: string): CaseFile {
     sessions: [],
     reports: [],
     results: measured(profile, date, id),
+    lifts: (profile.lifts?.days ?? []).map(([daysAgo, loadKg, felt]) => ({
+      id: id("lift", daysAgo),
+      at: on(daysAgo, "19:30"),
+      on: date(daysAgo),
+      movement: profile.lifts?.movement ?? "",
+      sets: 3,
+      reps: 5,
+      loadKg,
+      ...(felt ? { felt } : {}),
+    })),
     decisions: [],
     clearances: [],
   };

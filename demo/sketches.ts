@@ -170,6 +170,25 @@ export const sketches: readonly Sketch[] = [
     irritability: 0.3,
     near: 0.96,
     quietFor: 12,
+    more: {
+      lifts: {
+        movement: "Ladder and kit, floor to shoulder",
+        days: [
+          [58, 20, "usual"],
+          [54, 21, "usual"],
+          [49, 22, "quick"],
+          [45, 23, "usual"],
+          [40, 24, "heavy"],
+          [36, 24, "usual"],
+          [31, 24, "heavy"],
+          [26, 23, "back-stiff"],
+          [20, 24, "legs-absent"],
+          [15, 23.5, "heavy"],
+          [9, 24, "back-stiff"],
+          [4, 23.5, "legs-absent"],
+        ],
+      },
+    },
   },
   {
     name: ["Juho", "Merriweather"],

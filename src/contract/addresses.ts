@@ -45,6 +45,10 @@ export const addresses = {
   recordVisit: "POST /api/episodes/{id}/measures",
   readTrend: "GET /api/episodes/{id}/trend",
 
+  readLifts: "GET /api/episodes/{id}/lifts",
+  recordLift: "POST /api/episodes/{id}/lifts",
+  signSmallDose: "POST /api/episodes/{id}/small-doses",
+
   readGate: "GET /api/episodes/{id}/gate",
   signGate: "POST /api/episodes/{id}/gate",
   judgeCriterion: "POST /api/episodes/{id}/criterion-words",

@@ -7,6 +7,7 @@ import * as gate from "./gate";
 import * as history from "./history";
 import * as intake from "./intake";
 import * as library from "./library";
+import * as lifts from "./lifts";
 import * as measures from "./measures";
 import * as plan from "./plan";
 import * as record from "./record";
@@ -18,6 +19,7 @@ const rooms = {
   ...record,
   ...plan,
   ...measures,
+  ...lifts,
   ...gate,
   ...history,
   ...intake,

@@ -135,6 +135,8 @@ export const StairView = Type.Object(
     plannedOn: Type.Union([date, Type.Null()]),
     /** What else hurts, from the person's other episodes. */
     elsewhere: Type.Array(Type.String()),
+    /** The person lifts in training of their own: it is a back, or lifts are known. */
+    lifts: Type.Boolean(),
     school: PainSchoolCode,
     schoolInForce: PainSchoolCode,
     schoolReason: Type.String(),

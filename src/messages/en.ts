@@ -4,6 +4,7 @@ import { exercise } from "./en-exercise";
 import { history } from "./en-history";
 import { judgement } from "./en-judgement";
 import { library } from "./en-library";
+import { lifts } from "./en-lifts";
 import { measures } from "./en-measures";
 import { plan } from "./en-plan";
 import { people } from "./en-people";
@@ -19,6 +20,7 @@ export const en = {
   ...history,
   ...judgement,
   ...library,
+  ...lifts,
   ...measures,
   ...plan,
   ...people,

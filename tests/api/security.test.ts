@@ -71,6 +71,8 @@ describe("another clinic's ids answer 404, at every endpoint that takes one", ()
     }),
     documents: () => ({ id: uuid(), kind: "visit-note", body: "text", proposed: "text" }),
     "session-draft": () => ({ id: uuid(), body: {} }),
+    lifts: () => ({ id: uuid(), on: "2026-03-09", movement: "Row", sets: 3, reps: 5, loadKg: 40 }),
+    "small-doses": () => ({ id: uuid(), step: "begin", lookOn: "2026-03-30" }),
   };
   /** What an endpoint cannot be asked without. */
   const queries: Record<string, string> = { schools: `?item=${uuid()}`, trend: "?measure=pain-now" };
@@ -93,11 +95,20 @@ describe("another clinic's ids answer 404, at every endpoint that takes one", ()
     expect((await ask(uuid())).status).toBe(404);
     expect((await ask("not-an-id")).status).toBe(404);
     const pages = await Promise.all(
-      ["", "/session", "/record", "/plan", "/measures", "/gate", "/schools", "/document", "/library"].map(
-        (p) => stranger.get(`/episodes/${fencer}${p}`),
-      ),
+      [
+        "",
+        "/session",
+        "/record",
+        "/plan",
+        "/measures",
+        "/gate",
+        "/schools",
+        "/document",
+        "/library",
+        "/lifts",
+      ].map((p) => stranger.get(`/episodes/${fencer}${p}`)),
     );
-    expect(pages.map((p) => p.status)).toEqual(Array(9).fill(404));
+    expect(pages.map((p) => p.status)).toEqual(Array(10).fill(404));
     for (const { body } of pages) expect(body).not.toContain("Darrow");
     const forFencer = await stranger.get(`/library/clam?for=${fencer}`);
     expect(forFencer.status).toBe(404);

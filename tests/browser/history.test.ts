@@ -76,3 +76,65 @@ it("a signal raised by mistake is taken back in one tap", async () => {
   await page.getByRole("button", { name: "Raised by mistake: take it back" }).click();
   await page.getByTestId("signals").waitFor({ state: "detached" });
 });
+
+it("loads that stall: bending is looked at, a small dose is signed with the day to look again", async () => {
+  const { page } = at.person;
+  await openStair(page, "Sandoval");
+  await page.getByRole("link", { name: "Lifts" }).click();
+  const trend = page.getByTestId("lift-trend");
+  await trend.waitFor();
+  expect(await trend.innerText()).toMatch(
+    /Stalled: nothing better for 40 days over 7 trainings\. Best: 28 kg/,
+  );
+  const next = page.getByTestId("small-dose-next");
+  expect(await next.innerText()).toContain("First look where bending forward locks");
+  await page.getByRole("link", { name: "Take both now" }).click();
+  await page.waitForURL("**/measures?**");
+  await page
+    .getByRole("textbox", { name: /^Bending forward/ })
+    .first()
+    .fill("60");
+  await page
+    .getByRole("textbox", { name: /^Bending backward/ })
+    .first()
+    .fill("12");
+  await page.getByRole("button", { name: "Record the visit" }).click();
+  await page
+    .getByText("2 results recorded.")
+    .first()
+    .waitFor();
+  await page.goBack();
+  await page.getByTestId("lift-trend").waitFor();
+  expect(await next.innerText()).toContain("Two sets of twelve into the warm-up");
+  await page.getByRole("button", { name: "Sign: small dose" }).click();
+  await page.getByText(/^Leave everything as it is until/).waitFor();
+  expect(await page.getByTestId("small-dose").innerText()).toMatch(
+    /Small dose in the warm-up · .+ · Jorun Vask · look again/,
+  );
+});
+
+it("a lift is written down, asked about when it is far off, and corrected", async () => {
+  const { page } = at.person;
+  const form = page.getByTestId("lift-form");
+  await form.getByRole("button", { name: "Record lift" }).click();
+  await form.getByText("Give movement, sets, repetitions and load.").waitFor();
+  await form.getByLabel("Movement").fill("ladder and kit, floor to shoulder");
+  await form.getByLabel("Sets").fill("3");
+  await form.getByLabel("Repetitions").fill("5");
+  await form.getByLabel("Load (kg)").fill("240");
+  await form.getByText("legs absent").click();
+  await form.getByRole("button", { name: "Record lift" }).click();
+  await form.getByText("is far above the 24 kg of before").waitFor();
+  expect(at.person.complaints.splice(0).every((complaint) => complaint.includes("422"))).toBe(true);
+  await form.getByLabel("Load (kg)").fill("24,5");
+  await form.getByRole("button", { name: "Record lift" }).click();
+  const log = page.getByTestId("lift-log");
+  await log.getByText("3 × 5 × 24.5 kg").waitFor();
+  await log
+    .getByRole("button", { name: /^Correct this lift/ })
+    .first()
+    .click();
+  await form.getByLabel("Load (kg)").fill("24");
+  await form.getByRole("button", { name: "Correct", exact: true }).click();
+  await log.getByText("3 × 5 × 24.5 kg").waitFor({ state: "detached" });
+});

@@ -13,7 +13,7 @@ const stairs: Record<string, string> = {};
 const goTo = (page: Page, name: string, view = "") => visit(page, `${stairs[name]}${view}`);
 
 beforeAll(async () => {
-  for (const name of ["Holloway", "Quenneville", "Brightwater", "Stanhope"]) {
+  for (const name of ["Holloway", "Quenneville", "Brightwater", "Stanhope", "Sandoval"]) {
     stairs[name] =
       (await at.person.page.getByRole("link", { name: new RegExp(name) }).getAttribute("href")) ?? "";
   }
@@ -57,6 +57,10 @@ const views: Record<string, (page: Page) => Promise<unknown>> = {
     await goTo(page, "Stanhope");
     await page.getByRole("button", { name: "Something is wrong" }).click();
     await page.getByRole("button", { name: /Calf hot/ }).click();
+  },
+  lifts: async (page) => {
+    await goTo(page, "Sandoval", "/lifts");
+    await page.getByTestId("lift-trend").waitFor();
   },
   "whom to call": (page) => visit(page, "/clinic"),
   library: (page) => visit(page, "/library"),

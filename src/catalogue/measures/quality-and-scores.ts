@@ -75,6 +75,11 @@ export const qualityAndScoreMeasures: readonly Measure[] = [
     { code: "limit-split-squat", name: "Split squat: knee bend where it ends", sides: "each" },
     { code: "limit-hip-flexion", name: "Hip flexion and rotation: bend where it ends", sides: "each" },
     {
+      code: "limit-back-flexion",
+      name: "Bending forward: where the back locks",
+      plausible: { low: 0, high: 120 },
+    },
+    {
       code: "limit-back-extension",
       name: "Bending backward: where it ends",
       plausible: { low: 0, high: 60 },

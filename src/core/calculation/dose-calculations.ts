@@ -13,6 +13,7 @@ import {
   OneRepMaxInput,
   OneRepMaxOutput,
 } from "~/core/dose/one-rep-max";
+import { liftTrends, LiftTrendInput, LiftTrends } from "~/core/lift/lift-trend";
 import { tempoSeconds } from "~/core/dose/tempo";
 import type { FieldProblem } from "~/core/schema/field-problem";
 import { calculation, type Calculation } from "./calculation";
@@ -80,6 +81,29 @@ export const doseCalculations: readonly Calculation[] = [
     example: { oneRepMaxKg: 100, reps: 10, formula: "epley" },
     problems: brzyckiProblem,
     run: loadForReps,
+  }),
+  calculation({
+    name: "lift-trend",
+    says: "Whether the loads of somebody's own lifting still move: best estimates of one repetition by day, and stalls.",
+    source: "Epley 1985, recalled; three weeks over four days as a stall: common practice",
+    takes: "record",
+    input: LiftTrendInput,
+    output: LiftTrends,
+    example: {
+      lifts: [
+        {
+          id: "a",
+          at: "2026-03-02T18:00:00Z",
+          on: "2026-03-02",
+          movement: "Squat",
+          sets: 3,
+          reps: 5,
+          loadKg: 80,
+        },
+      ],
+      today: "2026-03-09",
+    },
+    run: liftTrends,
   }),
   calculation({
     name: "body-weight-load",

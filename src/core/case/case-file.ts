@@ -3,6 +3,8 @@ import { Proposal, SignedChange } from "~/core/decision/record/decide-input";
 import { CaseCondition } from "~/core/condition/condition";
 import { CaseEvent } from "~/core/event/event";
 import { GateResult, Passing } from "~/core/gate/gate";
+import { Lift } from "~/core/lift/lift";
+import { SmallDoseStep } from "~/core/lift/small-dose";
 import { Measure, MeasureResult } from "~/core/measure/measure";
 import { InvolvedSide } from "~/core/measure/side-value";
 import { oneOf } from "~/core/schema/one-of";
@@ -194,6 +196,10 @@ export const CaseFile = Type.Object(
     sessions: Type.Array(CaseSession),
     reports: Type.Array(Type.Object({ id, trainingDate: date, ...NextDayReport.properties }, closed)),
     results: Type.Array(MeasureResult),
+    /** What somebody lifted in training of their own. */
+    lifts: Type.Optional(Type.Array(Lift)),
+    /** What was tried for loads that stall, each with the day to look again. */
+    smallDoses: Type.Optional(Type.Array(SmallDoseStep)),
     decisions: Type.Array(CaseDecision),
     signals: Type.Optional(Type.Array(CaseSignal)),
     attributions: Type.Optional(Type.Array(FlareAttribution)),

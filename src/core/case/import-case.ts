@@ -49,6 +49,14 @@ export function danglingReferences(file: CaseFile): FieldProblem[] {
       ),
     ),
   );
+  const lifts = new Set((file.lifts ?? []).map(({ id }) => id));
+  (file.lifts ?? []).forEach(({ supersedes }, l) =>
+    need(
+      supersedes === undefined || lifts.has(supersedes),
+      `/lifts/${l}/supersedes`,
+      "names a lift that is not in the file",
+    ),
+  );
   for (const [kind, facts] of Object.entries({
     clearances: file.clearances,
     signals: file.signals ?? [],

@@ -18,6 +18,8 @@ export function knownAt(file: CaseFile, at: string, decisions: readonly CaseDeci
     signals: (file.signals ?? []).filter((signal) => known(signal.at)),
     attributions: (file.attributions ?? []).filter((choice) => known(choice.at)),
     arrangements: (file.arrangements ?? []).filter((signed) => known(signed.at)),
+    lifts: (file.lifts ?? []).filter((lift) => known(lift.at)),
+    smallDoses: (file.smallDoses ?? []).filter((step) => known(step.at)),
     clearances: file.clearances.filter((clearance) => known(clearance.at)),
     items: file.items
       .filter((item) => known(item.prescriptions[0]?.from ?? at))

@@ -18,6 +18,7 @@ export const attentionCodes = [
   "gate-open",
   "lane-ready",
   "no-change",
+  "look-again",
   "plateau",
   "quiet",
   "maintenance-due",

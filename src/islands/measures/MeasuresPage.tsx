@@ -12,13 +12,19 @@ import { draftFaults, sayFaults, toVisit, type RowEntry, type VisitDraft } from 
 import { dropVisitDraft, keepVisitDraft, keptVisitDraft } from "./kept-visit";
 import { island } from "~/islands/frame/island";
 
-/** A new visit: today, with what the next gate needs. */
-const fresh = ({ today, battery }: MeasuresView): VisitDraft => ({
+/** A new visit: today, with what the next gate needs, and first what another view asked to be taken. */
+const fresh = ({ today, battery, measures }: MeasuresView): VisitDraft => ({
   id: uuid(),
   takenOn: today,
-  codes: battery.map((entry) => entry.measure),
+  codes: [...new Set([...askedFor(measures), ...battery.map((entry) => entry.measure)])],
   rows: {},
 });
+
+/** Measures that the address names: `?take=limit-back-flexion`. */
+function askedFor(measures: MeasuresView["measures"]): string[] {
+  const known = new Set(measures.map(({ code }) => code));
+  return new URLSearchParams(location.search).getAll("take").filter((code) => known.has(code));
+}
 
 /** Taking a visit's measures by keyboard, and each of them over time. */
 function MeasuresPage({ view: loaded }: { view: MeasuresView }) {

@@ -1,4 +1,4 @@
-import { CalendarClock, ClipboardList, ListChecks, NotebookPen, Ruler } from "lucide-react";
+import { CalendarClock, ClipboardList, Dumbbell, ListChecks, NotebookPen, Ruler } from "lucide-react";
 import { useState } from "react";
 import { later } from "~/islands/frame/later";
 import type { Problem } from "~/contract/problem";
@@ -91,6 +91,12 @@ function StairPage({ stair: loaded }: { stair: StairView }) {
             <ListChecks className="size-5" aria-hidden />
             {t("stair.plan")}
           </a>
+          {stair.lifts && (
+            <a className="btn bg-base-100 border-base-300" href={`${here}/lifts`}>
+              <Dumbbell className="size-5" aria-hidden />
+              {t("stair.lifts")}
+            </a>
+          )}
           <a className="btn bg-base-100 border-base-300" href={`${here}/record`}>
             <ClipboardList className="size-5" aria-hidden />
             {t("stair.record")}

@@ -110,6 +110,8 @@ export function madeOf(
     sessions: sessionsOf(parts),
     reports: parts.reports.map((report) => without(report, "by", "occurredAt")),
     results: parts.results.map((result) => without(result, "by", "visitId")),
+    lifts: parts.lifts.map((lift) => without(lift, "by")),
+    smallDoses: parts.smallDoses.map((step) => without(step, "by")),
     decisions: parts.decisions.map(({ by, ...decision }) => ({
       ...without(decision, "engineVersion", "episodeVersion"),
       signedBy: by,

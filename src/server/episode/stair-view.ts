@@ -58,6 +58,7 @@ export function stairView(staff: StaffContext, loaded: LoadedCase, preview?: Pai
     surgery: surgeryOf(loaded, today),
     plannedOn: head.surgeryOn !== null && head.surgeryOn > today ? head.surgeryOn : null,
     elsewhere: loaded.parts.elsewhere.flatMap(({ problems }) => problems),
+    lifts: file.pathway.region === "back" || (file.lifts ?? []).length > 0,
     school: review.school,
     schoolInForce: schoolInForce(file),
     schoolReason: file.schools.at(-1)?.reason ?? "",

@@ -10,6 +10,7 @@ import { endings } from "./endings";
 import { events } from "./events";
 import { intakes } from "./intakes";
 import { items } from "./items";
+import { lifts } from "./lifts";
 import { passings } from "./passings";
 import { prescriptions } from "./prescriptions";
 import { reports } from "./reports";
@@ -20,6 +21,7 @@ import { sessions } from "./sessions";
 import { sets } from "./sets";
 import { signalClearances } from "./signal-clearances";
 import { signals } from "./signals";
+import { smallDoses } from "./small-doses";
 import { stageMoves } from "./stage-moves";
 import { visits } from "./visits";
 
@@ -40,6 +42,8 @@ export const facts = {
   reports,
   visits,
   results,
+  lifts,
+  smallDoses,
   decisions,
   prescriptions,
   endings,

@@ -35,9 +35,12 @@ export function askIfMeant(
   if (beyond.length > 0) throw refused(beyond.map(said));
   if (meant) return;
   const asked = [...found.map(said), ...more];
-  if (asked.length > 0)
-    throw new ApiProblem(422, "unusual", "Meant so? Nothing has been saved yet.", { problems: asked });
+  if (asked.length > 0) throw unusual(asked);
 }
+
+/** Asks whether what stands out is meant; nothing has been kept. */
+export const unusual = (problems: readonly FieldProblem[]) =>
+  new ApiProblem(422, "unusual", "Meant so? Nothing has been saved yet.", { problems: [...problems] });
 
 function said({ jump, path }: { jump: DoseJump; path: string }): FieldProblem {
   const { key, now, before, against, beyond } = jump;

@@ -20,6 +20,7 @@ export const SessionBody = Type.Object(
     painBefore: Pain,
     minutes: CaseSession.properties.minutes,
     otherLoad: CaseSession.properties.otherLoad,
+    footwear: CaseSession.properties.footwear,
     stillSore: CaseSession.properties.stillSore,
     items: Type.Array(Type.Object({ itemId: uuid, sets }, closed), { maxItems: 40 }),
     /** Exercises of the catalogue that were done and stand in no plan: kept in the record, not judged. */

@@ -80,6 +80,13 @@ export const PlanView = Type.Object(
     totals: Type.Array(
       Type.Object({ code: oneOf(totalCodes), value: Type.Number(), most: Type.Number() }, closed),
     ),
+    /** Heavy work that nothing primes, with the primer it could have. */
+    unprimed: Type.Array(
+      Type.Object(
+        { exerciseId: code, exerciseName: Type.String(), variantName: Type.String(), primer: Prescription },
+        closed,
+      ),
+    ),
     emptyLanes: Type.Array(Lane),
     stageLanes: Type.Array(Lane),
     limits: Type.Array(Type.String()),

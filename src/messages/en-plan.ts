@@ -1,5 +1,8 @@
 /** Words of the plan: its exercises, their order, and lists that are composed. */
 export const plan = {
+  "plan.unprimed": "{exercise} is heavy and nothing primes it. Before it:",
+  "plan.addPrimer": "Add as primer",
+  "plan.primed": "Primer added.",
   "plan.title": "Plan",
   "plan.of": "Plan of {name}",
   "plan.stage": "Stage: {stage}",

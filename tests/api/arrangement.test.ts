@@ -132,3 +132,33 @@ describe("order, roles and circuits", () => {
     expect((await plan()).every(({ circuit }) => circuit === null)).toBe(true);
   });
 });
+
+describe("a heavy squat", () => {
+  const unprimed = async () => (await one.get(`${path}/plan`)).body.unprimed;
+  it("that nothing primes is offered its light form, which joins as a primer", async () => {
+    const heavy = await add({
+      exerciseId: "two-leg-squat",
+      variantId: "squat-bar",
+      meant: true,
+      against: "Squats at work all day",
+    });
+    expect([heavy.status, said(heavy)]).toEqual([201, []]);
+    const [offer] = await unprimed();
+    expect(offer).toMatchObject({
+      exerciseId: "two-leg-squat",
+      primer: { dose: { sets: 2, policy: "fixed" } },
+    });
+    const { variantId, settings, dose } = offer.primer;
+    const primer = await add({
+      exerciseId: "two-leg-squat",
+      variantId,
+      settings,
+      dose,
+      role: "primer",
+      meant: true,
+      against: "Squats at work all day",
+    });
+    expect([primer.status, said(primer)]).toEqual([201, []]);
+    expect(await unprimed()).toEqual([]);
+  });
+});

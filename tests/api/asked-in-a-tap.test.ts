@@ -72,10 +72,14 @@ describe("lasting soreness", () => {
     clinic.servers.setClock("2026-03-12T09:06:00.000Z");
     clinic.client = await signedIn(clinic.servers.urls[0] as string);
     expect((await stair(id)).soreFrom).toBe("2026-03-10");
-    const next = session(itemId, { occurredAt: "2026-03-12T09:06:00.000Z", stillSore: true });
+    const next = session(itemId, {
+      occurredAt: "2026-03-12T09:06:00.000Z",
+      stillSore: true,
+      footwear: "barefoot",
+    });
     expect((await clinic.client.post(at(id, "sessions"), next)).status).toBe(201);
     const file = (await clinic.client.get(at(id, "case"))).body;
-    expect(file.sessions[1]).toMatchObject({ stillSore: true });
+    expect(file.sessions[1]).toMatchObject({ stillSore: true, footwear: "barefoot" });
     const codes = (await stair(id)).items[0].proposal.evidence.map((e: { code: string; date: string }) => [
       e.code,
       e.date,

@@ -99,10 +99,7 @@ it("loads that stall: bending is looked at, a small dose is signed with the day 
     .first()
     .fill("12");
   await page.getByRole("button", { name: "Record the visit" }).click();
-  await page
-    .getByText("2 results recorded.")
-    .first()
-    .waitFor();
+  await page.getByText("2 results recorded.").first().waitFor();
   await page.goBack();
   await page.getByTestId("lift-trend").waitFor();
   expect(await next.innerText()).toContain("Two sets of twelve into the warm-up");

@@ -20,7 +20,7 @@ import { Prescription } from "~/core/exercise/prescription";
 import { Restriction } from "~/core/limit/restriction";
 import { Pain } from "~/core/response/pain-response";
 import { PainSchoolCode } from "~/core/response/pain-school";
-import { NextDayReport, otherLoads, SetRecord } from "~/core/response/session-record";
+import { footwears, NextDayReport, otherLoads, SetRecord } from "~/core/response/session-record";
 
 export const caseFormat = "patient-stair-case";
 export const caseVersion = 1;
@@ -66,6 +66,7 @@ export const CaseSession = Type.Object(
     painBefore: Pain,
     minutes: Type.Optional(Type.Integer({ minimum: 1, maximum: 600 })),
     otherLoad: Type.Optional(oneOf(otherLoads, "Sport, work and steps of that day")),
+    footwear: Type.Optional(oneOf(footwears, "What was on the feet")),
     /** When it reached the record, where that is known; entered later it does not alter what was proposed before. */
     receivedAt: Type.Optional(instant),
     /** The session that this one corrects; that one stays in the record and is judged no more. */

@@ -66,6 +66,8 @@ export const SetRecord = Type.Object(
 );
 
 export const swellings = ["less", "same", "more"] as const;
+/** What was on the feet: recorded, never judged; which is better is a matter of school. */
+export const footwears = ["shoes", "socks", "barefoot"] as const;
 export const otherLoads = ["none", "some", "much"] as const;
 
 /** How the patient was on the morning after a training day. */

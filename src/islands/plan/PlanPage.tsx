@@ -9,6 +9,7 @@ import { sayNumber, t } from "~/messages/say";
 import CatalogueSearch from "./CatalogueSearch";
 import CircumstancesForm from "./CircumstancesForm";
 import PlanItems from "./PlanItems";
+import Unprimed from "./Unprimed";
 import { island } from "~/islands/frame/island";
 import { later } from "~/islands/frame/later";
 
@@ -88,6 +89,7 @@ function PlanPage({ plan: loaded }: { plan: PlanView }) {
           ))}
         </div>
       )}
+      <Unprimed plan={plan} onChanged={changed} />
       <div className="mt-3 grid items-start gap-4 lg:grid-cols-2">
         <div className="flex min-w-0 flex-col gap-3">
           {plan.maySign && open === null && (

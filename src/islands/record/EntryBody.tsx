@@ -13,6 +13,7 @@ const bodies: Bodies = {
       {corrected && <p className="font-semibold">{t("record.corrected")}</p>}
       {session.supersedes && <p>{t("record.corrects")}</p>}
       <p>{t("record.sessionLine", { pain: session.painBefore, minutes: session.minutes ?? 0 })}</p>
+      {session.footwear && <p>{label("session.footwear", session.footwear)}</p>}
       {session.stillSore && <p>{t("record.stillSore")}</p>}
       <ul className="list-disc pl-5">
         {session.items.map((done) => (

@@ -1,6 +1,6 @@
 import { Controller, useFormContext } from "react-hook-form";
 import type { StairView } from "~/contract/episode";
-import { otherLoads } from "~/core/response/session-record";
+import { footwears, otherLoads } from "~/core/response/session-record";
 import AmountField from "~/islands/frame/AmountField";
 import ChoiceField from "~/islands/frame/ChoiceField";
 import PainPicker from "~/islands/frame/PainPicker";
@@ -41,6 +41,12 @@ export default function SessionStart({ stair }: { stair: StairView }) {
         options={otherLoads.map((code) => [code, t(`session.${code}`)] as const)}
         width="w-28"
         field={register("otherLoad")}
+      />
+      <ChoiceField
+        label={t("session.footwear")}
+        options={footwears.map((code) => [code, t(`session.footwear.${code}`)] as const)}
+        width="w-28"
+        field={register("footwear")}
       />
       {stair.soreFrom !== null && (
         <label className="flex min-h-11 min-w-full items-center gap-2 text-sm font-medium">

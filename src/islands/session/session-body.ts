@@ -5,7 +5,7 @@ import { typedNumber } from "~/islands/frame/typed-number";
 
 /** The draft as the endpoint wants it, only what has been done; null while a pain or an effort is missing in that. */
 export function toBody(draft: SessionDraft): SessionBody | null {
-  const { id, painBefore, minutes, otherLoad, stillSore, supersedes } = draft;
+  const { id, painBefore, minutes, otherLoad, footwear = "", stillSore, supersedes } = draft;
   const items: SessionBody["items"] = [];
   const unplanned: NonNullable<SessionBody["unplanned"]> = [];
   for (const item of draft.items) {
@@ -23,6 +23,7 @@ export function toBody(draft: SessionDraft): SessionBody | null {
     painBefore,
     ...(minutes === "" ? {} : { minutes: Number(minutes) }),
     ...(otherLoad === "" ? {} : { otherLoad }),
+    ...(footwear === "" ? {} : { footwear }),
     ...(stillSore ? { stillSore } : {}),
     items,
     ...(unplanned.length > 0 ? { unplanned } : {}),

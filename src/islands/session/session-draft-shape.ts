@@ -87,6 +87,7 @@ export const isSessionDraft: Guard<SessionDraft> = shape<SessionDraft>({
   painBefore: orNull(number),
   minutes: text,
   otherLoad: oneOfThese("", "none", "some", "much"),
+  footwear: optional(oneOfThese("", "shoes", "socks", "barefoot")),
   stillSore: flag,
   supersedes: text,
   items: listOf(item),

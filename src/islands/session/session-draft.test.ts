@@ -134,6 +134,7 @@ describe("the body that is sent", () => {
     const body = bodyOf(filled(fresh(stepUp, press)));
     expect(body).not.toHaveProperty("minutes");
     expect(body).not.toHaveProperty("otherLoad");
+    expect(body).not.toHaveProperty("footwear");
     expect(body).not.toHaveProperty("supersedes");
     expect(body).not.toHaveProperty("unplanned");
     expect(body.items).toMatchObject([{ itemId: "side-step-up" }]);
@@ -141,6 +142,7 @@ describe("the body that is sent", () => {
 
   it("reads a decimal comma as the point it means", () => {
     const draft = filled(fresh(press), { loadKg: "42,5", reps: " 8 " });
+    expect(bodyOf({ ...draft, footwear: "barefoot" })).toMatchObject({ footwear: "barefoot" });
     const [item] = bodyOf({ ...draft, minutes: "35", otherLoad: "much" }).items as {
       sets: SetRecord[];
     }[];

@@ -7,7 +7,7 @@ import type { KnobValue } from "~/core/exercise/prescription";
 import { firstPrescription, variantOf } from "~/core/exercise/exercise";
 import type { StairItem, StairView } from "~/contract/episode";
 import type { CaseSession } from "~/core/case/case-file";
-import type { FaultRecord, SetRecord, Side } from "~/core/response/session-record";
+import type { FaultRecord, footwears, SetRecord, Side } from "~/core/response/session-record";
 
 /** What the session view needs of an item; an exercise outside the plan has as much. */
 export type SessionItem = Pick<
@@ -56,6 +56,7 @@ export interface SessionDraft {
   painBefore: number | null;
   minutes: string;
   otherLoad: "" | "none" | "some" | "much";
+  footwear?: "" | (typeof footwears)[number];
   stillSore: boolean;
   /** The session that this one corrects; empty for a new one. */
   supersedes: string;
@@ -82,6 +83,7 @@ export function newDraft(stair: StairView): SessionDraft {
     painBefore: null,
     minutes: "",
     otherLoad: "",
+    footwear: "",
     stillSore: false,
     supersedes: "",
     items: stair.items.map((item) => newItem(item, stair.involvedSide)),
@@ -142,6 +144,7 @@ export function correctingDraft(session: CaseSession, stair: StairView): Session
     painBefore: session.painBefore,
     minutes: session.minutes === undefined ? "" : String(session.minutes),
     otherLoad: session.otherLoad ?? "",
+    footwear: session.footwear ?? "",
     stillSore: session.stillSore ?? false,
     supersedes: session.id,
     items: fresh.items.map((item) => {

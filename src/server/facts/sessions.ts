@@ -1,5 +1,5 @@
 import { recordingRoles } from "~/contract/roles";
-import type { otherLoads } from "~/core/response/session-record";
+import type { footwears, otherLoads } from "~/core/response/session-record";
 import { flag, id, instant, number, optional, text } from "./column";
 import { fact } from "./fact";
 
@@ -14,6 +14,7 @@ export const sessions = fact({
     painBefore: number("pain_before"),
     minutes: optional(number("minutes")),
     otherLoad: optional(text<(typeof otherLoads)[number]>("other_load")),
+    footwear: optional(text<(typeof footwears)[number]>("footwear")),
     stillSore: optional(flag("still_sore")),
   },
   by: "recorded_by",

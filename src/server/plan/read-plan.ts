@@ -5,6 +5,7 @@ import { doseMinutes } from "~/core/dose/dose-minutes";
 import { planTotals, type CountedItem } from "~/core/progression/plan-totals";
 import { countedItem } from "~/core/progression/counted-item";
 import { planPieces } from "~/core/progression/plan-time";
+import { priming } from "~/core/progression/priming";
 import { usualOrder } from "~/core/progression/usual-order";
 import { itemNames } from "~/messages/item-names";
 import type { Prescription } from "~/core/exercise/prescription";
@@ -76,6 +77,12 @@ export function planView(staff: StaffContext, loaded: LoadedCase): PlanView {
     items,
     time: planMinutes(planPieces(known)),
     totals: planTotals(countedItems(loaded), circumstances?.minutesPerDay ?? null, planPieces(known)),
+    unprimed: priming(known).map(({ exercise, primer }) => ({
+      exerciseId: exercise.id,
+      exerciseName: exercise.name,
+      variantName: variantOf(exercise, primer.variantId).name,
+      primer,
+    })),
     emptyLanes: stageLanes.filter((lane) => !filled.has(lane)),
     stageLanes,
     // Stage and calendar may say the same.

@@ -1,0 +1,44 @@
+import type { PlanView } from "~/contract/plan";
+import ProblemNote from "~/islands/frame/ProblemNote";
+import { useWrite } from "~/islands/frame/use-write";
+import { sayDose } from "~/messages/describe";
+import { t } from "~/messages/say";
+
+interface Props {
+  plan: PlanView;
+  onChanged: (next: PlanView, said: string) => void;
+}
+
+/** Heavy squats that nothing primes, each with the primer one tap away. */
+export default function Unprimed({ plan, onChanged }: Props) {
+  const { send, busy, problem } = useWrite("addItem", { id: plan.episodeId });
+  const add = async ({ exerciseId, primer }: PlanView["unprimed"][number]) => {
+    const { variantId, settings, dose } = primer;
+    const written = await send({ exerciseId, variantId, settings, dose, role: "primer" }, exerciseId);
+    if (written) onChanged(written.plan, t("plan.primed"));
+  };
+  if (plan.unprimed.length === 0) return null;
+  return (
+    <div className="mt-3" data-testid="unprimed">
+      {plan.unprimed.map((entry) => (
+        <div key={entry.exerciseId} className="flex flex-wrap items-center gap-x-3 gap-y-1">
+          <p>
+            <strong>{t("plan.unprimed", { exercise: entry.exerciseName })}</strong> {entry.variantName},{" "}
+            {sayDose(entry.primer, null)}
+          </p>
+          {plan.maySign && (
+            <button
+              type="button"
+              className="btn bg-base-100 border-base-300"
+              disabled={busy}
+              onClick={() => void add(entry)}
+            >
+              {t("plan.addPrimer")}
+            </button>
+          )}
+        </div>
+      ))}
+      <ProblemNote problem={problem} />
+    </div>
+  );
+}

@@ -44,7 +44,7 @@ export const daily = {
   "session.phase.bottom": "at the bottom",
   "session.phase.up": "coming up",
   "session.confidence": "How sure of managing it",
-  "session.knobs.done": "{knob} measured ({asked} aimed at)",
+  "session.knobs.done": "Measured {knob} (aim {asked})",
   "session.knobs": "Done at another setting than prescribed",
   "session.painWith": "What did the pain come with?",
   "session.painWith.depth": "a depth or angle",

@@ -39,13 +39,13 @@ export default function SessionStart({ stair }: { stair: StairView }) {
       <ChoiceField
         label={t("session.otherLoad")}
         options={otherLoads.map((code) => [code, t(`session.${code}`)] as const)}
-        width="w-28"
+        width="w-24 sm:w-28"
         field={register("otherLoad")}
       />
       <ChoiceField
         label={t("session.footwear")}
         options={footwears.map((code) => [code, t(`session.footwear.${code}`)] as const)}
-        width="w-28"
+        width="w-24 sm:w-28"
         field={register("footwear")}
       />
       {stair.soreFrom !== null && (

@@ -7,6 +7,7 @@ import type { MessageKey } from "~/messages/en";
 import { painSchool, type PainSchoolCode } from "~/core/response/pain-school";
 import PainCameWith from "./PainCameWith";
 import FaultChips from "./FaultChips";
+import MeasuredKnobs from "./MeasuredKnobs";
 import { later } from "~/islands/frame/later";
 import { countedFields, type SessionDraft, type SessionItem } from "./session-draft";
 
@@ -59,6 +60,11 @@ export default function SetFields({ item, path, title, school, lead }: Props) {
               </span>
             </label>
           ))}
+        <MeasuredKnobs
+          item={item}
+          used={set.settings}
+          onChange={(used) => setValue(`${path}.settings`, used)}
+        />
         <label className="flex flex-col gap-1 text-sm font-medium">
           {t("session.limit")}
           <select className="select w-40" {...register(`${path}.limit`)}>

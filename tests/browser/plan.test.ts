@@ -85,11 +85,19 @@ it("the same exercise in another setting, with a dose typed while adding, is nam
   await page.getByRole("searchbox").fill("two-leg squat");
   await page.getByRole("combobox", { name: "Lane", exact: true }).selectOption("");
   await page.getByLabel("Only what this stage allows").uncheck();
+  // From a box just ticked the search is one key away.
+  await page.keyboard.press("/");
+  expect(await page.evaluate(() => document.activeElement?.getAttribute("type"))).toBe("search");
+  // Down from the words to the hits, from hit to hit, and straight into the form.
   await page
     .getByRole("button", { name: /^Set dose and add: Two-leg squat/ })
     .nth(1)
-    .click();
+    .waitFor();
+  for (const key of ["ArrowDown", "ArrowDown", "ArrowDown", "ArrowUp", "Enter"])
+    await page.keyboard.press(key);
   const form = page.getByTestId("add-with-dose");
+  await form.waitFor();
+  expect(await page.evaluate(() => document.activeElement?.getAttribute("name"))).toBe("sets");
   await form.getByLabel("Sets", { exact: true }).fill("1");
   await form.getByLabel("foot turn").selectOption("turned-out");
   await form.getByLabel("primer").check();

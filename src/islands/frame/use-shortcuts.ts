@@ -42,6 +42,8 @@ export function focusInstead(event: KeyboardEvent, field: HTMLElement | null): v
 
 function isTaken({ key, target }: KeyboardEvent): boolean {
   if (!(target instanceof HTMLElement)) return false;
+  // A box that is ticked is no field that is typed in.
+  if (signs.has(key) && target.matches("input[type=checkbox], input[type=radio]")) return false;
   if (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)) return true;
   return key === "Enter" && /^(BUTTON|A|SUMMARY)$/.test(target.tagName);
 }

@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { FormProvider, useForm, useWatch } from "react-hook-form";
 import type { PlanView } from "~/contract/plan";
 import { firstPrescription, variantOf, type Exercise } from "~/core/exercise/exercise";
@@ -31,7 +31,11 @@ interface Props {
 export default function AddWithDose({ plan, exercise, variantId, onCancel, onAdded }: Props) {
   const first = firstPrescription(variantOf(exercise, variantId));
   const form = useForm<PrescribeFields>({ defaultValues: { ...draftOf(first), reason: "" } });
-  const { control, register, reset, getValues, handleSubmit } = form;
+  const { control, register, reset, getValues, handleSubmit, setFocus } = form;
+  // Whoever opened it goes on typing here.
+  useEffect(() => {
+    setFocus("sets", { shouldSelect: true });
+  }, [setFocus]);
   const draft = useWatch({ control }) as PrescribeFields;
   const [role, setRole] = useState<ItemRole>("main");
   const { send, busy, problem } = useWrite("addItem", { id: plan.episodeId });

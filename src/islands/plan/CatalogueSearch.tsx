@@ -1,5 +1,5 @@
 import { Search } from "lucide-react";
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useRef, useState, type KeyboardEvent } from "react";
 import type { Problem } from "~/contract/problem";
 import type { CatalogueAnswer } from "~/contract/library";
 import type { PlanView } from "~/contract/plan";
@@ -63,7 +63,11 @@ export default function CatalogueSearch({ plan, lane, onLane, onChanged, onProbl
   useShortcuts({ "/": (event) => focusInstead(event, box.current) });
 
   return (
-    <section className="bg-base-100 border-base-300 rounded-box border p-3" aria-label={t("plan.search")}>
+    <section
+      className="bg-base-100 border-base-300 rounded-box border p-3"
+      aria-label={t("plan.search")}
+      onKeyDown={moveAmongHits}
+    >
       <label className="input w-full">
         <Search className="size-5 opacity-70" aria-hidden />
         <span className="sr-only">{t("plan.search")}</span>
@@ -136,4 +140,17 @@ export default function CatalogueSearch({ plan, lane, onLane, onChanged, onProbl
       {answer && <HitList plan={plan} answer={answer} onChanged={onChanged} />}
     </section>
   );
+}
+
+/** Arrows go from the words to the first hit, from hit to hit, and back. */
+function moveAmongHits(event: KeyboardEvent<HTMLElement>): void {
+  const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+  const { currentTarget, target } = event;
+  const box = currentTarget.querySelector<HTMLElement>("input[type=search]");
+  const hits = [...currentTarget.querySelectorAll<HTMLElement>("[data-hit]")];
+  const stops = box ? [box, ...hits] : hits;
+  const at = stops.indexOf(target as HTMLElement);
+  if (step === undefined || at < 0) return;
+  event.preventDefault();
+  stops[at + step]?.focus();
 }

@@ -51,6 +51,7 @@ export default function HitGroup({ variants, heightM, side, present, onAdd, onDo
                 <button
                   type="button"
                   className="btn btn-ghost px-2"
+                  data-hit
                   aria-label={t("plan.addDoseOf", { exercise: hit.exerciseName, variant: hit.variantName })}
                   onClick={() => onDose(hit)}
                 >

@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { bookOfBody } from "~/catalogue/demands/book";
 import { startingExercises } from "~/catalogue/exercises/all";
 import { decide } from "~/core/decision/decide";
 import { firstPrescription, variantOf } from "~/core/exercise/exercise";
@@ -59,6 +60,16 @@ describe("two good days, aimed at 29 cm", () => {
     ["an earlier day does not count", [40, 29], "reach 29 to 32"],
   ] as const)("%s", (_what, reached, expected) => expect(proposal(...reached)).toBe(expected));
   it("shorter than aimed is no good day", () => expect(proposal(29, 27)).toBeNull());
+  it("beyond what this body can be drawn to reach the ladder's own step is taken", () => {
+    const far = reps([10, 10, 10], { settings: { reach: 120 } });
+    const input = stepUpInput({
+      exercise,
+      prescription: aimed(29),
+      trainingDays: [day(5, far), day(8, far)],
+    });
+    const { change } = decide(input, undefined, bookOfBody({ heightM: 1.6 }));
+    expect(change).toMatchObject({ knob: "reach", to: 32 });
+  });
   it("the shortest of the sets is what was reached", () => {
     const uneven = [
       ...reps([10, 10], { settings: { reach: 38 } }),

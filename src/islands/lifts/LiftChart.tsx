@@ -46,7 +46,7 @@ export default function LiftChart({ trend: { movement, points, bestKg, bestOn },
   );
   const tried = steps.filter(({ at }) => at.slice(0, 10) >= first && at.slice(0, 10) <= last);
   return (
-    <div ref={box}>
+    <div ref={box} className="min-w-0 overflow-hidden">
       <svg
         width={width}
         height={height}

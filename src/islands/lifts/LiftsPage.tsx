@@ -37,7 +37,7 @@ function LiftsPage({ view: loaded }: { view: LiftsView }) {
       <p role="status" className="text-success min-h-6 text-sm font-medium">
         {notice}
       </p>
-      <div className="grid items-start gap-3 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+      <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-3 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
         <div className="flex flex-col gap-3">
           {view.mayRecord && (
             <LiftForm
@@ -51,7 +51,7 @@ function LiftsPage({ view: loaded }: { view: LiftsView }) {
           )}
           <LiftLog lifts={view.lifts} onCorrect={view.mayRecord ? setCorrected : null} />
         </div>
-        <div className="flex flex-col gap-3 max-lg:order-first">
+        <div className="flex min-w-0 flex-col gap-3 max-lg:order-first">
           <SmallDoseBox key={view.smallDose.steps.length} view={view} onWritten={written} />
           {view.trends.map((trend) => (
             <LiftTrendBox key={trend.movement} trend={trend} steps={view.smallDose.steps} />

@@ -32,16 +32,12 @@ export function nextHarder(
   book: DemandBook,
   reachedCm: number | null = null,
 ): Harder {
-  const found = fartherThan(reachedCm, turnedNext(input, today, book), (prescription) =>
-    obstacle(
-      prescription,
-      variantOf(input.exercise, prescription.variantId),
-      input.exercise,
-      input.restrictions,
-      today,
-      book,
-    ),
-  );
+  const { exercise, restrictions } = input;
+  const found = fartherThan(reachedCm, turnedNext(input, today, book), (aimed) => {
+    const variant = variantOf(exercise, aimed.variantId);
+    const isBarred = obstacle(aimed, variant, exercise, restrictions, today, book) !== null;
+    return !isBarred && book.demandOf(exercise, aimed).ok;
+  });
   if (found.found !== "change") return found;
   const { knob, prescription } = found.change;
   const isBeside =
@@ -67,16 +63,16 @@ function turnedNext(
     : { found: "change", change: owed };
 }
 
-/** A reach goes on from what was really reached, where that is farther than the next of the ladder and no limit bars it. */
+/** A reach goes on from what was really reached, where that is farther than the next of the ladder, and this body can and may. */
 function fartherThan(
   reachedCm: number | null,
   found: Harder,
-  stopOf: (prescription: Prescription) => Restriction | null,
+  isOpen: (prescription: Prescription) => boolean,
 ): Harder {
   if (reachedCm === null || found.found !== "change" || found.change.knob !== "reach") return found;
   const { kind, from, to, prescription } = found.change;
   const aim = aimFarther(reachedCm);
   if (kind !== "knob" || typeof to !== "number" || aim <= to) return found;
   const farther = turnTo(prescription, "reach", aim);
-  return stopOf(farther.prescription) === null ? { found: "change", change: { ...farther, from } } : found;
+  return isOpen(farther.prescription) ? { found: "change", change: { ...farther, from } } : found;
 }

@@ -12,6 +12,8 @@ const views = [
   "SessionPage",
   "PlanPage",
   "MeasuresPage",
+  "LiftsPage",
+  "HistoryPage",
   "GatePage",
   "IntakePage",
   "LibraryPage",

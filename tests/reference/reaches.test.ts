@@ -36,7 +36,16 @@ describe("a reach without a measure", () => {
 });
 
 it("is aimed a few centimetres beyond what was reached, and not beyond any leg", () => {
-  expect([aimFarther(34), aimFarther(33.6), aimFarther(148), aimFarther(150)]).toEqual([37, 37, 150, 150]);
+  expect([34, 33.6, 147, 148].map((cm) => aimFarther(exercise, first, cm))).toEqual([37, 37, 150, null]);
+});
+
+it("a jump's distance, which goes by its rungs, is not aimed so", () => {
+  const hops = startingExercises.find(({ variants }) =>
+    variants.some(({ turns }) => turns.some((one) => one.knob === "reach" && !("ownStep" in one))),
+  );
+  const hop = hops?.variants.find(({ turns }) => turns.some(({ knob }) => knob === "reach"));
+  if (!hops || !hop) throw new Error("some jump has a distance");
+  expect(aimFarther(hops, firstPrescription(hop), 61)).toBeNull();
 });
 
 describe("two good days, aimed at 29 cm", () => {

@@ -1,7 +1,8 @@
 import type { Exercise } from "~/core/exercise/exercise";
 import { commonPractice } from "../source";
+import { noMaximalSqueeze } from "./cautions";
 import { dose, from, ladder, load, loads, progression } from "./compose";
-import { holdsBreath, kneeIn, pelvisTurns, trunkLeans } from "./faults";
+import { holdsBreath, kneeIn, oneSidePushes, pelvisTurns, trunkLeans } from "./faults";
 
 const bands = ladder("effort", "30-40", "50-70", "70-85", "85-100");
 
@@ -21,10 +22,10 @@ export const ballSqueeze: Exercise = {
   breathing: "Slowly out while pressing.",
   faults: [
     { code: "pelvis-tilts", name: "Pelvis tilts or lifts", view: "side", phase: "throughout" },
-    { code: "one-side-pushes", name: "One knee does the pushing", view: "front", phase: "throughout" },
+    oneSidePushes,
     holdsBreath,
   ],
-  caution: "No maximal squeeze while the injury is fresh: pain inhibits it and the figure means nothing.",
+  caution: noMaximalSqueeze,
   forbiddenBy: [],
   gauge: "squeeze-force",
   leadsTo: ["adductor-slide", "standing-band-adduction"],

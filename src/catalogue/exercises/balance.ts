@@ -1,5 +1,4 @@
 import type { Exercise, Turn } from "~/core/exercise/exercise";
-import { reachStepCm } from "~/core/progression/aim-farther";
 import { commonPractice } from "../source";
 import { dose, from, ladder, loads, progression } from "./compose";
 import { archCollapses, kneeIn, pelvisDrops, trunkLeans } from "./faults";
@@ -61,6 +60,8 @@ export const singleLegStance: Exercise = {
   source: commonPractice,
 };
 
+/** A reach grows by 'a few' centimetres from time to time (common practice). */
+const reachStepCm = 3;
 /** From 20 cm a few centimetres at a time: everybody climbs from where they stand. */
 const reaches = (mostCm: number): Turn => ({
   knob: "reach",

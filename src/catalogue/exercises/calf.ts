@@ -1,5 +1,6 @@
 import type { Exercise } from "~/core/exercise/exercise";
 import { commonPractice } from "../source";
+import { noHotCalf } from "./cautions";
 import { dose, from, ladder, load, loads, progression } from "./compose";
 import { bounces } from "./faults";
 
@@ -116,7 +117,7 @@ export const anklePress: Exercise = {
   notFeltIn: "the front of the ankle",
   cues: ["Press as if on a pedal", "The knee stays straight", "Two seconds out, two back"],
   faults: [{ code: "foot-turns", name: "Foot turns in or out", view: "front", phase: "throughout" }],
-  caution: "A calf that is hot, swollen or tender is not pressed: call first.",
+  caution: noHotCalf,
   forbiddenBy: [],
   leadsTo: ["calf-raise"],
   variants: progression(

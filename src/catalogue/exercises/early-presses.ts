@@ -1,7 +1,8 @@
 import type { Exercise } from "~/core/exercise/exercise";
 import { commonPractice } from "../source";
+import { noHotCalf, noMaximalSqueeze } from "./cautions";
 import { dose, from, ladder, loads, progression } from "./compose";
-import { backArches, holdsBreath } from "./faults";
+import { backArches, holdsBreath, oneSidePushes } from "./faults";
 
 const held = dose("isometric-clinic", { policy: "hold", effort: undefined, hold: from(5, 10) });
 const holds = ladder("hold", "5-10", "10-15", "15-20");
@@ -24,7 +25,7 @@ export const forefootPress: Exercise = {
     { code: "knee-locks-back", name: "Knee is pushed back", view: "side", phase: "throughout" },
     holdsBreath,
   ],
-  caution: "A calf that is hot, swollen or tender is not pressed: call first.",
+  caution: noHotCalf,
   forbiddenBy: [],
   leadsTo: ["calf-raise"],
   variants: progression(
@@ -59,11 +60,8 @@ export const seatedSqueeze: Exercise = {
   notFeltIn: "the pubic bone or the lower belly",
   cues: ["Both fists side by side between the knees", "Build the press over two seconds, let go as slowly"],
   breathing: "Slowly out while pressing.",
-  faults: [
-    { code: "one-side-pushes", name: "One knee does the pushing", view: "front", phase: "throughout" },
-    holdsBreath,
-  ],
-  caution: "No maximal squeeze while the injury is fresh: pain inhibits it and the figure means nothing.",
+  faults: [oneSidePushes, holdsBreath],
+  caution: noMaximalSqueeze,
   forbiddenBy: [],
   leadsTo: ["ball-squeeze", "adductor-slide"],
   variants: progression(

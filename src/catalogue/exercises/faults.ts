@@ -35,3 +35,4 @@ export const loud = fault("loud", "Heavy, loud landing", "side", "bottom");
 export const bounces = fault("bounces", "Bounces out of the bottom", "side", "bottom");
 export const limp = fault("limp", "Limps or shortens one step", "back", "throughout");
 export const holdsBreath = fault("holds-breath", "Holds the breath", "side", "throughout");
+export const oneSidePushes = fault("one-side-pushes", "One knee does the pushing", "front", "throughout");

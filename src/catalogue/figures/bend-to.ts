@@ -29,32 +29,8 @@ export function bendToTouch(
   return 120;
 }
 
-/** How far the hips go behind the ankle when somebody sits back: as the trunk can balance it, farther with a rail. Share of height. */
-const hipsBack = { free: 0.115, held: 0.18 } as const;
-
-/**
- * The knee stays bent as it is and the hips go back: the shin's slant at which the free foot reaches its place, and how far above
- * it the foot stays where the hips cannot go that far, metres.
- */
-export function sitBackToTouch(
-  b: Parameters<Recipe>[1],
-  kneeDeg: number,
-  shinDeg: number,
-  ankle: { x: number; y: number; aside?: number },
-  support: keyof typeof hipsBack,
-): { shinDeg: number; hover: number } {
-  let shin = shinDeg;
-  while (!reaches(b, kneeDeg, shin, ankle)) {
-    if (-hipAt(b, kneeDeg, shin - 0.5).x > hipsBack[support] * b.height) break;
-    shin -= 0.5;
-  }
-  let hover = 0;
-  while (hover < 0.6 && !reaches(b, kneeDeg, shin, { ...ankle, y: ankle.y + hover })) hover += 0.005;
-  return { shinDeg: shin, hover };
-}
-
 /** Where the hip stands over a foot flat on the ground, ahead of the ankle and above the sole, metres. */
-function hipAt(b: Parameters<Recipe>[1], kneeDeg: number, shinDeg: number): { x: number; y: number } {
+export function hipAt(b: Parameters<Recipe>[1], kneeDeg: number, shinDeg: number): { x: number; y: number } {
   const shin = (shinDeg * Math.PI) / 180;
   const thigh = ((kneeDeg - shinDeg) * Math.PI) / 180;
   return {
@@ -64,7 +40,7 @@ function hipAt(b: Parameters<Recipe>[1], kneeDeg: number, shinDeg: number): { x:
 }
 
 /** Whether a leg on a hip so high and so far back comes down to an ankle's place. */
-function reaches(
+export function reaches(
   b: Parameters<Recipe>[1],
   kneeDeg: number,
   shinDeg: number,

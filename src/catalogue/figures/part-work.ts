@@ -1,7 +1,7 @@
 import type { Prop } from "~/core/figure/figure";
 import type { Pose } from "~/core/pose/pose";
 import { block, chair, loaded } from "./around";
-import { bendTo, bendToTouch, sitBackToTouch } from "./bend-to";
+import { bendTo } from "./bend-to";
 import {
   type Recipe,
   carrying,
@@ -18,7 +18,7 @@ import {
   reachTo,
   sitHeight,
 } from "./parts";
-import { leaning } from "./steps";
+import { downTo, leaning } from "./sit-back";
 import { holding } from "./support";
 
 /** Down and up along a wall. */
@@ -93,18 +93,7 @@ const stepLowering: Recipe = (k, b) => {
   const touch = 0.2 * h;
   const low = step * (1 - share) + 0.03 * h;
   const place = { x: touch, y: 1.05 * b.ankleHeight + low - step };
-  const plain = bendToTouch(b, 0.38, place);
-  const turnsAt = k.sitBackAt !== null && k.sitBackAt < plain ? k.sitBackAt : null;
-  const back =
-    turnsAt === null
-      ? null
-      : sitBackToTouch(
-          b,
-          turnsAt,
-          0.38 * turnsAt,
-          place,
-          k.is("support", "two-hands", "one-hand") ? "held" : "free",
-        );
+  const { kneeDeg, shinDeg, hover: high, turnedAt, turnedAfter } = downTo(k, b, 0.38, place);
   const stand = (bend: number, gone: number, shin = 0.38 * bend, hover = 0) =>
     onOne(
       b,
@@ -116,13 +105,13 @@ const stepLowering: Recipe = (k, b) => {
         { y: step + 0.06 * h + (low - step - 0.06 * h) * gone + hover, pitch: -8 * gone, free: true },
         -1,
       ),
-      { arms: hands.hips(b), ...leaning(k, turnsAt !== null && gone === 1, true) },
+      { arms: hands.hips(b), ...leaning(k, turnedAt !== null && gone === 1, true) },
       { y: step },
     );
   const keys =
-    turnsAt === null || back === null
-      ? [stand(5, 0), stand(plain, 1)]
-      : [stand(5, 0), stand(turnsAt, turnsAt / plain), stand(turnsAt, 1, back.shinDeg, back.hover)];
+    turnedAt === null
+      ? [stand(5, 0), stand(kneeDeg, 1)]
+      : [stand(5, 0), stand(turnedAt, turnedAfter), stand(turnedAt, 1, shinDeg, high)];
   const held = holding(k, b, keys);
   return figure({
     keys: held.keys,

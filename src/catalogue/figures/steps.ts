@@ -4,8 +4,9 @@ import type { Pose } from "~/core/pose/pose";
 import type { Prop, Span } from "~/core/figure/figure";
 import type { BodyLengths } from "~/core/pose/body-lengths";
 import { block, loaded } from "./around";
-import { bendToTouch, sitBackToTouch } from "./bend-to";
-import { type Knobs, type Part, type Recipe, carrying, figure, foot, freeLeg, hands, onOne } from "./parts";
+import { bendToTouch } from "./bend-to";
+import { type Recipe, carrying, figure, foot, freeLeg, hands, onOne } from "./parts";
+import { downTo, leaning } from "./sit-back";
 import { holding } from "./support";
 
 const stepUnder = (b: BodyLengths, x: Span, z: Span, height: number): Prop =>
@@ -143,21 +144,9 @@ const stepDown =
     const z = beside ? { z: -(b.hipCentre + 0.03 * h) } : {};
     const slantShare = k.is("trunk", "leaning") ? 0.26 : 0.38;
     const place = { x: touch * h, y: 1.15 * b.ankleHeight - step };
-    const plain = bendToTouch(b, slantShare, place);
-    const turnsAt = k.sitBackAt !== null && k.sitBackAt < plain ? k.sitBackAt : null;
-    const knee = turnsAt ?? plain;
-    const { shinDeg, hover } =
-      turnsAt === null
-        ? { shinDeg: slantShare * knee, hover: 0 }
-        : sitBackToTouch(
-            b,
-            knee,
-            slantShare * knee,
-            place,
-            k.is("support", "two-hands", "one-hand") ? "held" : "free",
-          );
+    const { kneeDeg: knee, shinDeg, hover, turnedAt } = downTo(k, b, slantShare, place);
     const bent = way === "back" ? { knee: [0.8, 0.3, 0] as [number, number, number] } : {};
-    const arms = load.arms ?? (turnsAt === null ? hands.hips(b) : hands.forward(70));
+    const arms = load.arms ?? (turnedAt === null ? hands.hips(b) : hands.forward(70));
     const high = onOne(
       b,
       5,
@@ -171,13 +160,13 @@ const stepDown =
       knee,
       shinDeg,
       foot(b, touch * h, { y: hover, pitch: way === "back" ? -8 : -12, free: true, ...z, ...bent }, -1),
-      { arms, ...leaning(k, turnsAt !== null, !beside) },
+      { arms, ...leaning(k, turnedAt !== null, !beside) },
       { y: step },
     );
     const half = halfUp(b, low, high);
     // Sitting back: first down as always to where it turns, then the hips go back over a knee that stays as it is.
     const turned =
-      turnsAt === null
+      turnedAt === null
         ? half
         : { ...low, legs: { w: carrying(knee, slantShare * knee, { y: step }), o: half.legs.o } };
     const order = start === "high" ? [high, turned, low] : [low, turned, high];
@@ -190,15 +179,6 @@ const stepDown =
       moves: "pelvis",
     });
   };
-
-/** Sitting back, hands on a rail carry what free arms and a trunk farther forward would have to balance. */
-export function leaning(k: Knobs, sitsBack: boolean, sideways: boolean): Part {
-  const holds = sitsBack && k.is("support", "two-hands", "one-hand");
-  return {
-    balance: { over: "w", forward: !holds, sideways },
-    ...(holds ? { pelvis: { pitch: 26 } } : {}),
-  };
-}
 
 /** The standing leg stays straight; the free side of the pelvis sinks below the step and is lifted again. */
 const lateralDip: Recipe = (k, b) => {

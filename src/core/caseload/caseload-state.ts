@@ -3,7 +3,7 @@ import { reportCountsHours, trainingDayState } from "~/core/response/training-da
 import { daysBetween, elapsedDays, localDay } from "~/core/schedule/local-day";
 import { caseDays, type CaseDay } from "~/core/case/case-days";
 import type { CaseFile } from "~/core/case/case-file";
-import { liftTrends } from "~/core/lift/lift-trend";
+import { smallDoseNow } from "~/core/case/small-dose-now";
 import { attentionCodes, type CaseloadState } from "./attention";
 import { reviewCase, type CaseReview, type ItemReview } from "~/core/review/review-case";
 import { weeksToTarget } from "~/core/case/target-date";
@@ -56,12 +56,10 @@ const needs: Record<Judged, (situation: Situation) => Need | null> = {
   "gate-open": ({ review }) => (review.gate?.outcome === "open" ? { attention: "gate-open" } : null),
   "lane-ready": byItem("lane-ready", ({ proposal }) => proposal.rule === "lane-ready"),
   "no-change": ({ review }) => (review.symptomClock ? { attention: "no-change" } : null),
-  "look-again": ({ file, today }) => {
-    const [last] = [...(file.smallDoses ?? [])].sort((a, b) => b.at.localeCompare(a.at));
-    if (!last || last.lookOn > today) return null;
-    const { trends } = liftTrends({ lifts: file.lifts ?? [], today });
-    const isOver = last.step === "refer" || trends.every(({ stalledDays }) => stalledDays === null);
-    return isOver ? null : { attention: "look-again", date: last.lookOn };
+  "look-again": ({ file }) => {
+    if ((file.smallDoses ?? []).length === 0) return null;
+    const { next, last } = smallDoseNow(file);
+    return next === "more" || next === "refer" ? { attention: "look-again", date: last?.lookOn ?? "" } : null;
   },
   plateau: byItem("plateau", ({ proposal }) => proposal.outcome === "plateau"),
   quiet: ({ file, days, today }) => {

@@ -41,8 +41,6 @@ export const LiftTrend = Type.Object(
 export type LiftTrend = Static<typeof LiftTrend>;
 export const LiftTrends = Type.Object({ trends: Type.Array(LiftTrend) }, closed);
 
-/** Above so many repetitions an estimate of one is not trusted (Brzycki 1993, recalled). */
-const trustedReps = 12;
 /** No better for three weeks, although it was tried on four days: a stall (common practice). */
 export const stallAfterDays = 21;
 export const stallDaysLifted = 4;
@@ -98,8 +96,8 @@ function trendOf(own: readonly Lift[], today: string): LiftTrend | null {
 function bestOfDays(own: readonly Lift[]): LiftTrend["points"] {
   const byDay = new Map<string, LiftTrend["points"][number]>();
   for (const { on, sets, reps, loadKg } of own) {
-    if (reps > trustedReps) continue;
-    const { oneRepMaxKg } = oneRepMax({ loadKg, reps, formula: "epley" });
+    const { oneRepMaxKg, trustworthy = true } = oneRepMax({ loadKg, reps, formula: "epley" });
+    if (!trustworthy) continue;
     const best = byDay.get(on);
     if (!best || oneRepMaxKg > best.oneRepMaxKg) byDay.set(on, { on, sets, reps, loadKg, oneRepMaxKg });
   }

@@ -1,9 +1,11 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { oneOf } from "~/core/schema/one-of";
-import { liftFeelings } from "./feelings";
 import { problemIf, type FieldProblem } from "~/core/schema/field-problem";
 
 const closed = { additionalProperties: false };
+
+/** How a lift felt, in the words of people whose planned load stalls (common practice). */
+export const liftFeelings = ["quick", "usual", "heavy", "legs-absent", "back-stiff"] as const;
 
 /** One lift of somebody's own training: what was lifted how often, and how it felt. Kept beside the plan, never judged with it. */
 export const LiftEntry = Type.Object(

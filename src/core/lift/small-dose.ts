@@ -1,7 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { addDays, daysBetween } from "~/core/schedule/local-day";
 import { problemIf, type FieldProblem } from "~/core/schema/field-problem";
-import { lookAgainDays } from "./look-again";
 import { oneOf } from "~/core/schema/one-of";
 
 /** The steps in their order: a small dose in the warm-up, more of it on another day, then somebody else's look. */
@@ -19,6 +18,9 @@ export const SmallDoseStep = Type.Object(
   { additionalProperties: false },
 );
 export type SmallDoseStep = Static<typeof SmallDoseStep>;
+
+/** After two to three weeks one looks again; days from today (common practice). */
+export const lookAgainDays = { usual: 21, least: 7, most: 42 } as const;
 
 export const smallDoseStates = [
   "nothing",
@@ -61,7 +63,7 @@ export function nextSmallDose({
   steps,
   today,
 }: SmallDoseKnown): SmallDoseState {
-  const last = [...steps].sort((a, b) => a.at.localeCompare(b.at)).at(-1);
+  const last = latestStep(steps);
   if (!last) {
     if (!stalled) return "nothing";
     const isFresh = (on: string | null) => on !== null && daysBetween(on, today) <= screenCountsDays;
@@ -71,6 +73,11 @@ export function nextSmallDose({
   if (today < last.lookOn) return "wait";
   if (!stalled) return "moving";
   return last.step === "begin" ? "more" : "refer";
+}
+
+/** The step that was signed last, in whatever order they stand; undefined where none was. */
+export function latestStep(steps: readonly SmallDoseStep[]): SmallDoseStep | undefined {
+  return [...steps].sort((a, b) => a.at.localeCompare(b.at)).at(-1);
 }
 
 /**

@@ -1,17 +1,21 @@
-/** A reach grows by so much from time to time, centimetres: 'a few' (common practice). */
-export const reachStepCm = 3;
-/** Nobody is asked to reach farther than this, centimetres. */
-const mostCm = 150;
+import { variantOf, type Exercise } from "~/core/exercise/exercise";
+import { knobByName } from "~/core/exercise/knob";
+import type { Prescription } from "~/core/exercise/prescription";
 
 /**
- * What a reach is aimed at after somebody reached so far: a few centimetres more, whatever the ladder of the exercise says.
+ * What a reach is aimed at after somebody reached so far: a step of their own more, whatever the rungs of the ladder say.
  *
- * @param reachedCm 1–150
- * @returns whole centimetres, at most 150
- * @example aimFarther(41) // 44
- * @example aimFarther(149) // 150
+ * @param reachedCm centimetres, as measured
+ * @returns whole centimetres; null where this exercise's reach is no ladder of one's own, or nobody reaches so far
  * Source: common practice.
  */
-export function aimFarther(reachedCm: number): number {
-  return Math.min(mostCm, Math.round(reachedCm) + reachStepCm);
+export function aimFarther(
+  exercise: Exercise,
+  { variantId }: Prescription,
+  reachedCm: number,
+): number | null {
+  const turn = variantOf(exercise, variantId).turns.find(({ knob }) => knob === "reach");
+  if (!turn || !("ladder" in turn) || turn.ownStep === undefined) return null;
+  const aim = Math.round(reachedCm) + turn.ownStep;
+  return knobByName("reach").accepts(aim) ? aim : null;
 }

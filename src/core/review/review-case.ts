@@ -5,7 +5,7 @@ import { changeBudget, harderThisWeek } from "~/core/decision/change-budget";
 import { decide } from "~/core/decision/decide";
 import { Proposal, type DecideInput, type SignedChange } from "~/core/decision/record/decide-input";
 import { laneReadiness, LaneReadiness } from "~/core/decision/lane-readiness";
-import { viewRecord } from "~/core/decision/record/record-view";
+import { reachedAt, viewRecord } from "~/core/decision/record/record-view";
 import { asFarAsStageGoes } from "~/core/decision/rules/step-up";
 import { stepQueue } from "~/core/decision/step-queue";
 import { dosePolicy } from "~/core/dose/dose-policy";
@@ -52,6 +52,8 @@ export const ItemReview = Type.Object({
   prescribedAt: Type.String({ format: "date-time" }),
   /** Maximal voluntary force, N, that effort bands are taken from; null when not measured. */
   maximumN: Type.Union([Type.Number(), Type.Null()]),
+  /** How far was reached on the last day at this prescription, centimetres; absent where nobody measured it. */
+  reachedCm: Type.Optional(Type.Number()),
   proposal: Proposal,
 });
 export type ItemReview = Static<typeof ItemReview>;
@@ -163,6 +165,7 @@ export function reviewCase(
       const ahead = queue.get(item.id);
       const within = ahead === undefined || budget.used + ahead < budget.limit;
       const proposal = within ? first[i]?.proposal : undefined;
+      const reachedCm = reachedAt(input, judged);
       return {
         itemId: item.id,
         exerciseId: item.exerciseId,
@@ -173,6 +176,7 @@ export function reviewCase(
         prescriptionId: prescriptionInForce(item, file.asOf).id,
         prescribedAt: input.prescribedAt,
         maximumN: input.maximumN ?? null,
+        ...(reachedCm === null ? {} : { reachedCm }),
         proposal:
           proposal ?? decide({ ...input, changeBudget: { ...budget, ahead: ahead ?? 0 } }, judged, book),
       };

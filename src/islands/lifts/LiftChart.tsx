@@ -1,6 +1,8 @@
 import { line, scaleLinear, scaleTime } from "d3";
-import { useEffect, useRef, useState } from "react";
 import type { LiftsView } from "~/contract/lifts";
+import DateAxis from "~/islands/chart/DateAxis";
+import { useWidth } from "~/islands/chart/use-width";
+import ValueAxis from "~/islands/chart/ValueAxis";
 import { label, sayDate, sayNumber, t } from "~/messages/say";
 
 type Trend = LiftsView["trends"][number];
@@ -16,13 +18,7 @@ const day = (date: string) => new Date(`${date}T12:00:00Z`);
 
 /** The best estimated single of each day, the best of all as a line to beat, and the days on which something was tried. */
 export default function LiftChart({ trend: { movement, points, bestKg, bestOn }, steps }: Props) {
-  const box = useRef<HTMLDivElement>(null);
-  const [width, setWidth] = useState(320);
-  useEffect(() => {
-    const watch = new ResizeObserver(([entry]) => entry && setWidth(Math.max(260, entry.contentRect.width)));
-    if (box.current) watch.observe(box.current);
-    return () => watch.disconnect();
-  }, []);
+  const [box, width] = useWidth(260);
   const [first, last] = [points[0]?.on ?? "", points.at(-1)?.on ?? ""];
   const values = points.map(({ oneRepMaxKg }) => oneRepMaxKg);
   const room = Math.max(2, (Math.max(...values) - Math.min(...values)) * 0.2);
@@ -58,34 +54,14 @@ export default function LiftChart({ trend: { movement, points, bestKg, bestOn },
           points: points.length,
         })}
       >
-        {y.ticks(4).map((tick) => (
-          <g key={tick}>
-            <line
-              x1={margin.left}
-              x2={width - margin.right}
-              y1={y(tick)}
-              y2={y(tick)}
-              className="stroke-base-300"
-            />
-            <text x={margin.left - 6} y={y(tick) + 4} textAnchor="end" className="fill-base-content text-xs">
-              {sayNumber(tick)}
-            </text>
-          </g>
-        ))}
+        <ValueAxis scale={y} ticks={y.ticks(4)} left={margin.left} right={width - margin.right} />
         <text x={margin.left - 6} y={12} textAnchor="end" className="fill-base-content text-xs font-semibold">
           kg
         </text>
-        {dates.map((tick) => (
-          <text
-            key={tick.getTime()}
-            x={x(tick)}
-            y={height - 8}
-            textAnchor="middle"
-            className="fill-base-content text-xs"
-          >
-            {sayDate(tick.toISOString().slice(0, 10))}
-          </text>
-        ))}
+        <DateAxis
+          ticks={dates.map((tick) => ({ date: tick.toISOString().slice(0, 10), x: x(tick) }))}
+          y={height - 8}
+        />
         <line
           x1={x(day(bestOn))}
           x2={width - margin.right}

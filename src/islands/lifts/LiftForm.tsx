@@ -1,12 +1,12 @@
 import { Controller, useForm } from "react-hook-form";
 import type { LiftsView } from "~/contract/lifts";
-import { liftFeelings } from "~/core/lift/feelings";
+import { liftFeelings } from "~/core/lift/lift";
 import FormFeet from "~/islands/frame/FormFeet";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import TapChoice from "~/islands/frame/TapChoice";
 import { useWrite } from "~/islands/frame/use-write";
 import { label, t } from "~/messages/say";
-import { liftBody, liftFields, type LiftFields } from "./lift-draft";
+import { liftBody, liftFields, sayLiftField, type LiftFields } from "./lift-draft";
 
 interface Props {
   view: LiftsView;
@@ -92,11 +92,7 @@ export default function LiftForm({ view, corrected, movements, onWritten, onCanc
           {formState.errors.root.message}
         </p>
       )}
-      <ProblemNote
-        problem={problem}
-        sayPath={(path) => (path === "/loadKg" ? t("lifts.load") : path.replace(/^\//, ""))}
-        onMeant={() => void submit({ meant: true })()}
-      />
+      <ProblemNote problem={problem} sayPath={sayLiftField} onMeant={() => void submit({ meant: true })()} />
       <FormFeet
         submit={t(corrected ? "lifts.sign" : "lifts.record")}
         disabled={busy}

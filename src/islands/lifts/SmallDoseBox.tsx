@@ -1,7 +1,7 @@
 import { useForm } from "react-hook-form";
 import type { LiftsView } from "~/contract/lifts";
 import { addDays } from "~/core/schedule/local-day";
-import { lookAgainDays } from "~/core/lift/look-again";
+import { lookAgainDays } from "~/core/lift/small-dose";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { useWrite } from "~/islands/frame/use-write";
 import { label, sayDate, t } from "~/messages/say";
@@ -108,7 +108,7 @@ function StepForm({ view, step, onWritten }: StepProps) {
       <div className="w-full">
         <ProblemNote
           problem={problem}
-          sayPath={(path) => (path === "/lookOn" ? t("lifts.dose.lookOn") : path.replace(/^\//, ""))}
+          sayPath={(path) => (path === "/lookOn" ? `${t("lifts.dose.lookOn")}:` : "")}
         />
       </div>
     </form>

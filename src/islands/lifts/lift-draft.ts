@@ -1,4 +1,6 @@
 import type { LiftEntry } from "~/core/lift/lift";
+import type { MessageKey } from "~/messages/en";
+import { t } from "~/messages/say";
 import { typedNumber } from "~/islands/frame/typed-number";
 
 /** A lift as it stands in the form: as typed. */
@@ -40,4 +42,20 @@ export function liftBody({ movement, on, sets, reps, loadKg, felt, note }: LiftF
     ...(felt === "" ? {} : { felt }),
     ...(note.trim() === "" ? {} : { note: note.trim() }),
   };
+}
+
+/** What the fields are called in the form. */
+const fieldWords: Readonly<Record<string, MessageKey>> = {
+  "/movement": "lifts.movement",
+  "/on": "lifts.on",
+  "/sets": "lifts.sets",
+  "/reps": "lifts.reps",
+  "/loadKg": "lifts.load",
+  "/note": "lifts.note",
+};
+
+/** The field that an answer speaks of, in the form's own words; nothing for the whole. */
+export function sayLiftField(path: string): string {
+  const words = fieldWords[path];
+  return words ? `${t(words)}:` : "";
 }

@@ -12,25 +12,28 @@ import { draftFaults, sayFaults, toVisit, type RowEntry, type VisitDraft } from 
 import { dropVisitDraft, keepVisitDraft, keptVisitDraft } from "./kept-visit";
 import { island } from "~/islands/frame/island";
 
-/** A new visit: today, with what the next gate needs, and first what another view asked to be taken. */
-const fresh = ({ today, battery, measures }: MeasuresView): VisitDraft => ({
+/** A new visit: today, with what the next gate needs. */
+const fresh = ({ today, battery }: MeasuresView): VisitDraft => ({
   id: uuid(),
   takenOn: today,
-  codes: [...new Set([...askedFor(measures), ...battery.map((entry) => entry.measure)])],
+  codes: battery.map((entry) => entry.measure),
   rows: {},
 });
 
-/** Measures that the address names: `?take=limit-back-flexion`. */
-function askedFor(measures: MeasuresView["measures"]): string[] {
+/** A visit with what the address asks to be taken, first: `?take=limit-back-flexion`. What is typed already stays. */
+function withAsked(draft: VisitDraft, measures: MeasuresView["measures"]): VisitDraft {
   const known = new Set(measures.map(({ code }) => code));
-  return new URLSearchParams(location.search).getAll("take").filter((code) => known.has(code));
+  const asked = new URLSearchParams(location.search).getAll("take").filter((code) => known.has(code));
+  return { ...draft, codes: [...new Set([...asked, ...draft.codes])] };
 }
 
 /** Taking a visit's measures by keyboard, and each of them over time. */
 function MeasuresPage({ view: loaded }: { view: MeasuresView }) {
   const [view, setView] = useState(loaded);
   const measures = useMemo(() => new Map(view.measures.map((m) => [m.code, m])), [view.measures]);
-  const [draft, setDraft] = useState<VisitDraft>(() => keptVisitDraft(loaded.episodeId) ?? fresh(loaded));
+  const [draft, setDraft] = useState<VisitDraft>(() =>
+    withAsked(keptVisitDraft(loaded.episodeId) ?? fresh(loaded), loaded.measures),
+  );
   const [trend, setTrend] = useState<string | null>(null);
   const { send, busy, problem } = useWrite("recordVisit", { id: loaded.episodeId });
   const [notice, setNotice] = useState("");

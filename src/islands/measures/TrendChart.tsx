@@ -1,7 +1,10 @@
 import { area, curveLinear, line, scaleLinear, scaleTime, symbol, symbolCircle, symbolSquare } from "d3";
-import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
+import { useMemo, useState, type KeyboardEvent, type PointerEvent } from "react";
 import type { TrendPoint, TrendView } from "~/contract/measures";
 import { label, sayDate, sayNumber, sayQuantity, t } from "~/messages/say";
+import DateAxis from "~/islands/chart/DateAxis";
+import { useWidth } from "~/islands/chart/use-width";
+import ValueAxis from "~/islands/chart/ValueAxis";
 import { thresholdLines, trendLines, valueSpan, type LineRole } from "./trend-lines";
 
 const height = 330;
@@ -16,14 +19,8 @@ const look: Record<LineRole, { stroke: string; fill: string; dash?: string; mark
 
 /** Both sides over time with their error bands, thresholds, early reference, stages above and sessions beneath. */
 export default function TrendChart({ trend }: { trend: TrendView }) {
-  const box = useRef<HTMLDivElement>(null);
-  const [width, setWidth] = useState(340);
+  const [box, width] = useWidth(340);
   const [at, setAt] = useState<number | null>(null);
-  useEffect(() => {
-    const watch = new ResizeObserver(([entry]) => entry && setWidth(Math.max(340, entry.contentRect.width)));
-    if (box.current) watch.observe(box.current);
-    return () => watch.disconnect();
-  }, []);
 
   const narrow = width < 560;
   const right = narrow ? 16 : margin.right;
@@ -83,28 +80,22 @@ export default function TrendChart({ trend }: { trend: TrendView }) {
         onPointerLeave={() => setAt(null)}
         onKeyDown={onKey}
       >
-        {y.ticks(5).map((tick) => (
-          <g key={tick}>
-            <line x1={margin.left} x2={width - right} y1={y(tick)} y2={y(tick)} className="stroke-base-300" />
-            <text x={margin.left - 6} y={y(tick) + 4} textAnchor="end" className="fill-base-content text-xs">
-              {trend.measure.grades?.[tick] ?? sayNumber(tick)}
-            </text>
-          </g>
-        ))}
+        <ValueAxis
+          scale={y}
+          ticks={y.ticks(5)}
+          left={margin.left}
+          right={width - right}
+          say={(tick) => trend.measure.grades?.[tick] ?? sayNumber(tick)}
+        />
         <text x={margin.left - 6} y={14} textAnchor="end" className="fill-base-content text-xs font-semibold">
           {unit}
         </text>
-        {x.ticks(narrow ? 3 : 6).map((tick) => (
-          <text
-            key={tick.getTime()}
-            x={x(tick)}
-            y={height - 10}
-            textAnchor="middle"
-            className="fill-base-content text-xs"
-          >
-            {sayDate(tick.toISOString().slice(0, 10))}
-          </text>
-        ))}
+        <DateAxis
+          ticks={x
+            .ticks(narrow ? 3 : 6)
+            .map((tick) => ({ date: tick.toISOString().slice(0, 10), x: x(tick) }))}
+          y={height - 10}
+        />
         {trend.stages
           .filter((stage) => inside(stage.on))
           .map((stage) => (

@@ -1,8 +1,12 @@
+import { useState } from "react";
 import type { PlanView } from "~/contract/plan";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { useWrite } from "~/islands/frame/use-write";
+import { sayField } from "~/islands/prescribe/field-words";
 import { sayDose } from "~/messages/describe";
 import { t } from "~/messages/say";
+
+type Entry = PlanView["unprimed"][number];
 
 interface Props {
   plan: PlanView;
@@ -12,9 +16,13 @@ interface Props {
 /** Heavy squats that nothing primes, each with the primer one tap away. */
 export default function Unprimed({ plan, onChanged }: Props) {
   const { send, busy, problem } = useWrite("addItem", { id: plan.episodeId });
-  const add = async ({ exerciseId, primer }: PlanView["unprimed"][number]) => {
+  const [tried, setTried] = useState<Entry | null>(null);
+  const add = async (entry: Entry, more: { meant?: true } = {}) => {
+    const { exerciseId, primer } = entry;
     const { variantId, settings, dose } = primer;
-    const written = await send({ exerciseId, variantId, settings, dose, role: "primer" }, exerciseId);
+    setTried(entry);
+    const body = { exerciseId, variantId, settings, dose, role: "primer" as const, ...more };
+    const written = await send(body, exerciseId);
     if (written) onChanged(written.plan, t("plan.primed"));
   };
   if (plan.unprimed.length === 0) return null;
@@ -38,7 +46,11 @@ export default function Unprimed({ plan, onChanged }: Props) {
           )}
         </div>
       ))}
-      <ProblemNote problem={problem} />
+      <ProblemNote
+        problem={problem}
+        sayPath={sayField}
+        onMeant={tried ? () => void add(tried, { meant: true }) : undefined}
+      />
     </div>
   );
 }

@@ -1,8 +1,10 @@
 import { line, max, scaleLinear, scaleTime } from "d3";
-import { useEffect, useRef, useState } from "react";
 import type { CaseDecision } from "~/core/case/case-file";
 import type { ExerciseHistory, HistoryPoint } from "~/core/session/exercise-history";
 import { localDay } from "~/core/schedule/local-day";
+import DateAxis from "~/islands/chart/DateAxis";
+import { useWidth } from "~/islands/chart/use-width";
+import ValueAxis from "~/islands/chart/ValueAxis";
 import { sayChange } from "~/messages/describe";
 import { sayDate, sayNumber, t } from "~/messages/say";
 
@@ -25,13 +27,7 @@ const turnTone = { harder: "fill-success", easier: "fill-warning", other: "fill-
 
 /** Work as columns, pain during and the morning after as lines, and between them every knob that was turned. */
 export default function HistoryChart({ name, history, decisions, zone }: Props) {
-  const box = useRef<HTMLDivElement>(null);
-  const [width, setWidth] = useState(340);
-  useEffect(() => {
-    const watch = new ResizeObserver(([entry]) => entry && setWidth(Math.max(320, entry.contentRect.width)));
-    if (box.current) watch.observe(box.current);
-    return () => watch.disconnect();
-  }, []);
+  const [box, width] = useWidth(320);
   const { points, unit } = history;
   const turns = decisions.flatMap((d) =>
     d.signedChange ? [{ ...d, on: localDay(d.at, zone), turn: d.signedChange }] : [],
@@ -73,25 +69,7 @@ export default function HistoryChart({ name, history, decisions, zone }: Props) 
         <text x={margin.left} y={14} className="fill-base-content text-xs font-semibold">
           {t("history.work")} ({t(`history.unit.${unit}`)})
         </text>
-        {work.ticks(4).map((tick) => (
-          <g key={tick}>
-            <line
-              x1={margin.left}
-              x2={width - margin.right}
-              y1={work(tick)}
-              y2={work(tick)}
-              className="stroke-base-300"
-            />
-            <text
-              x={margin.left - 6}
-              y={work(tick) + 4}
-              textAnchor="end"
-              className="fill-base-content text-xs"
-            >
-              {sayNumber(tick)}
-            </text>
-          </g>
-        ))}
+        <ValueAxis scale={work} ticks={work.ticks(4)} left={margin.left} right={width - margin.right} />
         {points.map((point) => (
           <rect
             key={`${point.date} ${point.work}`}
@@ -110,25 +88,7 @@ export default function HistoryChart({ name, history, decisions, zone }: Props) 
             <title>{`${sayDate(on)}: ${applied ? sayChange(applied, null) : ""}`}</title>
           </g>
         ))}
-        {[0, 2, 5, 10].map((tick) => (
-          <g key={tick}>
-            <line
-              x1={margin.left}
-              x2={width - margin.right}
-              y1={pain(tick)}
-              y2={pain(tick)}
-              className="stroke-base-300"
-            />
-            <text
-              x={margin.left - 6}
-              y={pain(tick) + 4}
-              textAnchor="end"
-              className="fill-base-content text-xs"
-            >
-              {tick}
-            </text>
-          </g>
-        ))}
+        <ValueAxis scale={pain} ticks={[0, 2, 5, 10]} left={margin.left} right={width - margin.right} />
         <path d={lineOf((point) => point.painDuring)} className="stroke-accent fill-none" strokeWidth={2} />
         <path
           d={lineOf((point) => point.painNextDay)}
@@ -162,17 +122,7 @@ export default function HistoryChart({ name, history, decisions, zone }: Props) 
             )}
           </g>
         ))}
-        {ticks.map((tick) => (
-          <text
-            key={tick}
-            x={x(noon(tick))}
-            y={height - 8}
-            textAnchor="middle"
-            className="fill-base-content text-xs"
-          >
-            {sayDate(tick)}
-          </text>
-        ))}
+        <DateAxis ticks={ticks.map((date) => ({ date, x: x(noon(date)) }))} y={height - 8} />
       </svg>
       <p className="text-base-content/80 mt-1 flex flex-wrap gap-x-4 text-sm">
         <Legend

@@ -7,8 +7,10 @@ import { t } from "~/messages/say";
 import { expandedSets, type SessionDraft, type SessionItem } from "./session-draft";
 import HowItIsDone from "./HowItIsDone";
 import SetFields from "./SetFields";
-import SetStrip from "./SetStrip";
 import { workingSide } from "~/core/case/working-side";
+import { later } from "~/islands/frame/later";
+
+const SetStrip = later(() => import("./SetStrip"));
 
 interface Props {
   stair: StairView;

@@ -4,9 +4,14 @@ import { footwears, otherLoads } from "~/core/response/session-record";
 import AmountField from "~/islands/frame/AmountField";
 import ChoiceField from "~/islands/frame/ChoiceField";
 import PainPicker from "~/islands/frame/PainPicker";
+import { later } from "~/islands/frame/later";
 import { sayDate, t } from "~/messages/say";
 import type { SessionDraft } from "./session-draft";
-import SessionTime from "./SessionTime";
+
+const SessionTime = later(
+  () => import("./SessionTime"),
+  () => <div className="h-16 w-56" />,
+);
 
 /** What is asked once for the whole session: pain before, when, how long, what else the day held. */
 export default function SessionStart({ stair }: { stair: StairView }) {

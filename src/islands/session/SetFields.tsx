@@ -5,12 +5,12 @@ import PainPicker from "~/islands/frame/PainPicker";
 import { t } from "~/messages/say";
 import type { MessageKey } from "~/messages/en";
 import { painSchool, type PainSchoolCode } from "~/core/response/pain-school";
-import PainCameWith from "./PainCameWith";
 import FaultChips from "./FaultChips";
-import MeasuredKnobs from "./MeasuredKnobs";
 import { later } from "~/islands/frame/later";
 import { countedFields, type SessionDraft, type SessionItem } from "./session-draft";
 
+const PainCameWith = later(() => import("./PainCameWith"));
+const MeasuredKnobs = later(() => import("./MeasuredKnobs"));
 const KnobsUsed = later(() => import("./KnobsUsed"));
 
 interface Props {

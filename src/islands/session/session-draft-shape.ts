@@ -1,6 +1,7 @@
 import type { Exercise } from "~/core/exercise/exercise";
 import {
   faultPhases,
+  footwears,
   limitKinds,
   painPatterns,
   painSites,
@@ -87,7 +88,7 @@ export const isSessionDraft: Guard<SessionDraft> = shape<SessionDraft>({
   painBefore: orNull(number),
   minutes: text,
   otherLoad: oneOfThese("", "none", "some", "much"),
-  footwear: optional(oneOfThese("", "shoes", "socks", "barefoot")),
+  footwear: optional(oneOfThese("", ...footwears)),
   stillSore: flag,
   supersedes: text,
   items: listOf(item),

@@ -1,10 +1,13 @@
 import { OctagonX } from "lucide-react";
 import type { StairView } from "~/contract/episode";
 import { halts } from "~/core/intake/stop-signal";
-import ReasonForm from "~/islands/frame/ReasonForm";
+import { later } from "~/islands/frame/later";
 import { label, sayTime, t } from "~/messages/say";
-import TakeBack from "./TakeBack";
 import WhomToCall from "./WhomToCall";
+
+// What is wrong and whom to call stand at once; the ways out of it come after.
+const TakeBack = later(() => import("./TakeBack"));
+const ClearSignal = later(() => import("./ClearSignal"));
 
 /** Open stop signals: what, how urgent, whom to call; cleared in writing by who may sign. */
 export default function SignalBanner({
@@ -45,18 +48,7 @@ export default function SignalBanner({
               {t("signals.clearThere")}
             </a>
           ) : stair.maySign ? (
-            <details className="mt-1">
-              <summary className="btn">{t("signals.clear")}</summary>
-              <ReasonForm
-                write="clearSignal"
-                values={{ id: stair.episodeId }}
-                body={(reason) => ({ signalId: signal.id, reason })}
-                about={signal.id}
-                label={t("sign.clearReason")}
-                submit={t("sign.clearSubmit")}
-                onDone={(written) => onChange(written.stair)}
-              />
-            </details>
+            <ClearSignal episodeId={stair.episodeId} signalId={signal.id} onChange={onChange} />
           ) : (
             <p className="text-sm">{t("sign.mayNot")}</p>
           )}

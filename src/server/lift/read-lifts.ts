@@ -1,17 +1,14 @@
 import type { LiftsView } from "~/contract/lifts";
 import { recordingRoles, signingRoles } from "~/contract/roles";
 import { arrangedItems } from "~/core/case/arranged";
+import { smallDoseNow } from "~/core/case/small-dose-now";
 import { standingLifts } from "~/core/lift/lift";
-import { liftTrends } from "~/core/lift/lift-trend";
-import { nextSmallDose } from "~/core/lift/small-dose";
 import { localDay } from "~/core/schedule/local-day";
 import { loadEpisode, noteRead } from "~/server/case/load-episode";
 import type { LoadedCase } from "~/server/case/make-case";
 import { patientName } from "~/server/case/patient-name";
 import type { StaffContext } from "~/server/staff-context";
 
-/** The movements that are looked at before a small dose: where bending forward locks, whether bending backward hurts. */
-const screens = { forward: "limit-back-flexion", backward: "limit-back-extension" } as const;
 /** The exercise of the small dose. */
 const smallDoseExercise = "back-extension";
 
@@ -25,28 +22,16 @@ export async function readLifts(staff: StaffContext, episodeId: string): Promise
 export function liftsView(staff: StaffContext, loaded: LoadedCase): LiftsView {
   const { head, file, parts } = loaded;
   const today = localDay(file.asOf, file.zone);
-  const { trends } = liftTrends({ lifts: file.lifts ?? [], today });
-  const lastOn = (measure: string) =>
-    file.results
-      .filter((result) => result.measure === measure)
-      .reduce<string | null>((on, { takenOn }) => (on === null || takenOn > on ? takenOn : on), null);
-  const [forwardOn, backwardOn] = [lastOn(screens.forward), lastOn(screens.backward)];
-  const steps = file.smallDoses ?? [];
+  const { trends, next, forwardOn, backwardOn } = smallDoseNow(file);
   return {
     episodeId: head.id,
     version: head.version,
     person: patientName(loaded),
     today,
     lifts: standingLifts(parts.lifts),
-    trends,
+    trends: [...trends],
     smallDose: {
-      next: nextSmallDose({
-        stalled: trends.some(({ stalledDays }) => stalledDays !== null),
-        forwardOn,
-        backwardOn,
-        steps,
-        today,
-      }),
+      next,
       forwardOn,
       backwardOn,
       steps: [...parts.smallDoses],

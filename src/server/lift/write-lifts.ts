@@ -1,5 +1,6 @@
 import type { LiftBody, LiftsWritten, SmallDoseBody } from "~/contract/lifts";
 import { liftProblems, standingLifts, unlikelyAbove } from "~/core/lift/lift";
+import { smallDoseNow } from "~/core/case/small-dose-now";
 import { smallDoseProblems } from "~/core/lift/small-dose";
 import { localDay } from "~/core/schedule/local-day";
 import { lifts } from "~/server/facts/lifts";
@@ -35,7 +36,7 @@ export function signSmallDose(
 ): Promise<LiftsWritten> {
   const fact: Fact = { of: "smallDoses", body, action: "sign-small-dose" };
   return writeLifts(staff, episodeId, fact, async ({ db, writing, loaded }) => {
-    const { next } = liftsView(staff, loaded).smallDose;
+    const { next } = smallDoseNow(loaded.file);
     const today = localDay(writing.at, loaded.file.zone);
     const problems = smallDoseProblems(body, { next, today });
     if (problems.length > 0) throw refused(problems);

@@ -102,7 +102,7 @@ export function countedItems(loaded: LoadedCase): CountedItem[] {
 }
 
 function planItem(
-  { itemId, lane, role, circuit, prescription, maximumN, proposal }: ItemReview,
+  { itemId, lane, role, circuit, prescription, maximumN, reachedCm, proposal }: ItemReview,
   {
     exercise,
     name,
@@ -142,7 +142,7 @@ function planItem(
     time: doseMinutes({ dose: prescription.dose, sides: sidesOf(exercise, prescription) }),
     harder: nextStep(
       exercise,
-      nextHarder({ exercise, prescription, changes, restrictions, beside }, today, book),
+      nextHarder({ exercise, prescription, changes, restrictions, beside }, today, book, reachedCm ?? null),
     ),
     easier: nextStep(exercise, easier(exercise, prescription, { restrictions, today, book })),
     stopped: proposal.outcome === "stop",

@@ -33,7 +33,8 @@ export function nextHarder(
   reachedCm: number | null = null,
 ): Harder {
   const { exercise, restrictions } = input;
-  const found = fartherThan(reachedCm, turnedNext(input, today, book), (aimed) => {
+  const aim = reachedCm === null ? null : aimFarther(exercise, input.prescription, reachedCm);
+  const found = fartherTo(aim, turnedNext(input, today, book), (aimed) => {
     const variant = variantOf(exercise, aimed.variantId);
     const isBarred = obstacle(aimed, variant, exercise, restrictions, today, book) !== null;
     return !isBarred && book.demandOf(exercise, aimed).ok;
@@ -64,14 +65,13 @@ function turnedNext(
 }
 
 /** A reach goes on from what was really reached, where that is farther than the next of the ladder, and this body can and may. */
-function fartherThan(
-  reachedCm: number | null,
+function fartherTo(
+  aim: number | null,
   found: Harder,
   isOpen: (prescription: Prescription) => boolean,
 ): Harder {
-  if (reachedCm === null || found.found !== "change" || found.change.knob !== "reach") return found;
+  if (aim === null || found.found !== "change" || found.change.knob !== "reach") return found;
   const { kind, from, to, prescription } = found.change;
-  const aim = aimFarther(reachedCm);
   if (kind !== "knob" || typeof to !== "number" || aim <= to) return found;
   const farther = turnTo(prescription, "reach", aim);
   return isOpen(farther.prescription) ? { found: "change", change: { ...farther, from } } : found;

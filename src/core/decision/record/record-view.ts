@@ -52,8 +52,8 @@ export function viewRecord(
 ): RecordView {
   const known = knownAt(input);
   const allDays = inOrder(judged, (day) => day.lastSessionAt, input.now);
+  const days = daysSince(allDays, input.prescribedAt);
   const today = localDay(input.now, input.zone);
-  const days = allDays.filter((day) => after(day.lastSessionAt, input.prescribedAt));
   const stopOf = (prescription: Prescription) => {
     const variant = variantOf(input.exercise, prescription.variantId);
     return obstacle(prescription, variant, input.exercise, input.restrictions, today, book);
@@ -66,7 +66,7 @@ export function viewRecord(
     allDays,
     days,
     lastChange: known.changes.at(-1),
-    next: nextHarder(known, today, book, days.at(-1)?.reachedCm ?? null),
+    next: nextHarder(known, today, book, lastReach(days)),
     beyond: stopOf(input.prescription),
     shelf: shelfUnder(input.restrictions, today),
     demandOf: (prescription) => {
@@ -75,6 +75,25 @@ export function viewRecord(
     },
     allows: (prescription) => stopOf(prescription) === null,
   };
+}
+
+/** How far was reached on the last of some days, oldest first; null where nobody measured it then. */
+const lastReach = (days: readonly DayJudgement[]): number | null => days.at(-1)?.reachedCm ?? null;
+
+const daysSince = (days: readonly DayJudgement[], prescribedAt: string): DayJudgement[] =>
+  days.filter((day) => after(day.lastSessionAt, prescribedAt));
+
+/** How far was reached on the last day that was worked at the present prescription, centimetres; null where nobody measured it. */
+export function reachedAt(
+  { now, prescribedAt }: Pick<DecideInput, "now" | "prescribedAt">,
+  judged: readonly DayJudgement[],
+): number | null {
+  return lastReach(
+    daysSince(
+      inOrder(judged, (day) => day.lastSessionAt, now),
+      prescribedAt,
+    ),
+  );
 }
 
 /** The input without what came after its `now`: later changes, answers, clearances and signals. */

@@ -11,7 +11,7 @@ const marginDeg = 5;
 const leastArcDeg = 10;
 const notchesAtMost = 60;
 const depthKnobs = ["knee-angle", "hip-angle"] as const;
-const heightKnobs = ["box-height", "step-height", "drop-height", "range"] as const;
+const notchedKnobs = ["box-height", "step-height", "drop-height", "range"] as const;
 
 /**
  * The range limited to five degrees short of where it hurt: the wider part of a working arc that remains on either side, a bend
@@ -51,7 +51,7 @@ const widthOf = ([from, to]: readonly [number, number]) => to - from;
 /** The box or step, notch by notch, until this body's knee stays short of the angle. */
 function lowerStep({ input: { exercise, prescription }, shelf, demandOf }: RecordView, before: number) {
   const { turns } = variantOf(exercise, prescription.variantId);
-  const knob = heightKnobs.find((name) => turns.some((turn) => turn.knob === name));
+  const knob = notchedKnobs.find((name) => turns.some((turn) => turn.knob === name));
   if (!knob) return null;
   let step = easierKnob(exercise, prescription, knob, shelf);
   const from = step?.from;

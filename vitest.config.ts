@@ -9,12 +9,15 @@ const alias = {
   "~": path.join(here, "src"),
 };
 
-/** Suites that start a database and application processes; each file has its own, so two run at a time. */
+/**
+ * Suites that start a database and application processes; each file has its own, so two run at a time. A test that hangs is
+ * ended; one on a machine with half the speed, or with other work to do, is waited for.
+ */
 const withServers = {
   globalSetup: [path.join(here, "tests/harness/template.ts")],
   maxWorkers: 2,
-  testTimeout: 60_000,
-  hookTimeout: 120_000,
+  testTimeout: 300_000,
+  hookTimeout: 300_000,
 };
 
 export default defineConfig({
@@ -35,7 +38,7 @@ export default defineConfig({
           // The core has no state that one file could leave to another; loading it once is half the time.
           isolate: false,
           unstubGlobals: true,
-          testTimeout: 60_000,
+          testTimeout: 180_000,
         },
       },
       { resolve: { alias }, test: { name: "api", include: ["tests/api/**/*.test.ts"], ...withServers } },

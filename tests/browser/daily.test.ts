@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { awake, openStair, pick, signIn, visit, visitor } from "~tests/harness/browser";
+import { awake, openStair, pick, signIn, visit, visitor, whole } from "~tests/harness/browser";
 import { quickLine, recordByLines } from "~tests/harness/session";
 import { demoClinic } from "~demo/clinic";
 import { atBrowser } from "~tests/harness/at-browser";
@@ -88,6 +88,7 @@ describe("a session by taps", () => {
     await at.page.getByTestId("timers").getByRole("button", { name: "Stop" }).click();
     const sets = Number(await at.page.locator("output").first().innerText());
     await at.page.getByLabel("Sets differ").check();
+    await whole(at.page);
     expect(await at.page.getByRole("button", { name: /^Set \d/ }).count()).toBe(2 * sets);
     await at.page.getByLabel("What set the limit").selectOption("fear");
     await pick(at.page, "How sure of managing it", 4);

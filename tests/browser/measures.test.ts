@@ -39,7 +39,6 @@ describe("a visit by keyboard", () => {
     }
     const first = page.getByLabel("Hip adduction, isometric, left, trial 1");
     await first.focus();
-    const started = Date.now();
     let keys = 0;
     for (let row = 0; row < chosen.length; row += 1) {
       const top = row === 5 ? 12 : row === 9 ? 20 : 200;
@@ -60,7 +59,6 @@ describe("a visit by keyboard", () => {
     }
     // At a slow typist's two keys a second the whole visit takes under two minutes more than the 160 it needs at most.
     expect(keys).toBeLessThan(280);
-    expect(Date.now() - started).toBeLessThan(120_000);
     expect(await reading("hip-adduction-force")).toContain("101 % of the other side");
   });
 

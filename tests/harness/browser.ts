@@ -23,6 +23,9 @@ export interface Visitor {
   readonly complaints: string[];
 }
 
+/** How long an act at the page is waited for (ms): it says that something is stuck, not that a machine is slow. */
+const patience = 120_000;
+
 export const tablet = { width: 1280, height: 800 };
 export const phone = { width: 390, height: 844 };
 
@@ -37,6 +40,7 @@ export async function visitor(browser: Browser, base: string, viewport = tablet)
     locale: "en-GB",
     reducedMotion: "reduce",
   });
+  context.setDefaultTimeout(patience);
   const complaints: string[] = [];
   context.on("page", (page) => {
     page.on("console", (message) => {
@@ -62,10 +66,14 @@ export async function awake(page: Page): Promise<void> {
         Object.keys(island.firstElementChild ?? {}).some((key) => key.startsWith("__react")),
     ),
   );
-  // What comes after the view has come.
-  await page.waitForFunction(() => document.querySelector("[data-later]") === null);
+  await whole(page);
   // Effects run after the frame in which an island is put together.
   await nextFrames(page);
+}
+
+/** Waits until every part that comes after its view, or after the tap that asked for it, has come. */
+export async function whole(page: Page): Promise<void> {
+  await page.waitForFunction(() => document.querySelector("[data-later]") === null);
 }
 
 /** Waits until what was altered has been laid out and drawn. */

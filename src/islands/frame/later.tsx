@@ -2,6 +2,14 @@ import { lazy, Suspense, useSyncExternalStore, type ComponentType, type ReactNod
 
 const never = () => () => undefined;
 
+/** What stands in a part's place, and the mark that it is awaited still. */
+const Awaited = ({ children }: { children: ReactNode }) => (
+  <>
+    {children}
+    <span hidden data-later />
+  </>
+);
+
 /**
  * A part of a view that comes after it, so that the view answers to the hand sooner. The server sends what stands in its place:
  * React would fill it in by a script within the page, which the content policy forbids.
@@ -22,7 +30,7 @@ export function later<P extends object>(
     );
     if (!inBrowser) return place(props);
     return (
-      <Suspense fallback={place(props)}>
+      <Suspense fallback={<Awaited>{place(props)}</Awaited>}>
         <Part {...props} />
       </Suspense>
     );

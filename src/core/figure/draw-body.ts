@@ -6,8 +6,8 @@ import {
   chain,
   circlePath,
   extentOf,
+  extentOfCircles,
   hull,
-  joined,
   polygon,
   polyline,
   round,
@@ -108,7 +108,7 @@ const shapeOf = (key: string, look: string, d: string, near: number, circles: re
   look,
   d,
   near,
-  extent: joined(circles.map(({ at, r }) => extentOf([at], r))),
+  extent: extentOfCircles(circles),
 });
 
 /** Three bands across a limb, so that the involved one is known without colour; none where it is seen end on. */

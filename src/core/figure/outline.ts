@@ -21,19 +21,43 @@ export interface Extent {
   readonly bottom: number;
 }
 
-export const extentOf = (points: readonly Flat[], margin = 0): Extent => ({
-  left: Math.min(...points.map(([x]) => x)) - margin,
-  top: Math.min(...points.map(([, y]) => y)) - margin,
-  right: Math.max(...points.map(([x]) => x)) + margin,
-  bottom: Math.max(...points.map(([, y]) => y)) + margin,
-});
+/** What points take up, with a margin; in one walk, since it is taken of every part of every drawing. */
+export function extentOf(points: readonly Flat[], margin = 0): Extent {
+  let [left, top, right, bottom] = nowhere;
+  for (const [x, y] of points) {
+    left = Math.min(left, x);
+    top = Math.min(top, y);
+    right = Math.max(right, x);
+    bottom = Math.max(bottom, y);
+  }
+  return { left: left - margin, top: top - margin, right: right + margin, bottom: bottom + margin };
+}
 
-export const joined = (extents: readonly Extent[]): Extent => ({
-  left: Math.min(...extents.map((e) => e.left)),
-  top: Math.min(...extents.map((e) => e.top)),
-  right: Math.max(...extents.map((e) => e.right)),
-  bottom: Math.max(...extents.map((e) => e.bottom)),
-});
+/** What circles take up. */
+export function extentOfCircles(circles: readonly Circle[]): Extent {
+  let [left, top, right, bottom] = nowhere;
+  for (const { at: [x, y], r } of circles) {
+    left = Math.min(left, x - r);
+    top = Math.min(top, y - r);
+    right = Math.max(right, x + r);
+    bottom = Math.max(bottom, y + r);
+  }
+  return { left, top, right, bottom };
+}
+
+export function joined(extents: readonly Extent[]): Extent {
+  let [left, top, right, bottom] = nowhere;
+  for (const extent of extents) {
+    left = Math.min(left, extent.left);
+    top = Math.min(top, extent.top);
+    right = Math.max(right, extent.right);
+    bottom = Math.max(bottom, extent.bottom);
+  }
+  return { left, top, right, bottom };
+}
+
+/** Where a walk over places begins, before it has met one. */
+const nowhere = [Infinity, Infinity, -Infinity, -Infinity] as const;
 
 const n = (cm: number) => Math.round(cm * pathUnitsPerCm);
 export const at = ([x, y]: Flat) => `${n(x)} ${n(y)}`;
@@ -53,7 +77,7 @@ export function circlePath({ at: [x, y], r }: Circle): string {
 /** The skin round two circles: a capsule that tapers. */
 export function capsule(a: Circle, b: Circle): string {
   const [dx, dy] = [b.at[0] - a.at[0], b.at[1] - a.at[1]];
-  const distance = Math.hypot(dx, dy);
+  const distance = Math.sqrt(dx * dx + dy * dy);
   if (distance <= Math.abs(a.r - b.r) + 0.01) return circlePath(a.r > b.r ? a : b);
   const along = Math.atan2(dy, dx);
   const open = Math.acos((a.r - b.r) / distance);

@@ -2,6 +2,9 @@ import type { BodyLengths } from "./body-lengths";
 import type { Pose } from "./pose";
 import type { Body } from "./body";
 
+/** What of a body its balance is read from. */
+type Standing = Pick<Body, "centre" | "legs">;
+
 const closeM = 0.002;
 /** Where the weight stands, ahead of the ankle: 37 % along the foot from the heel, a relaxed stance (common practice). */
 const aheadOfAnkle = 0.12;
@@ -16,7 +19,11 @@ const pitches = [-35, 105] as const;
  * @param place puts a pose in the room; null when it cannot
  * @returns the pose in balance, or null when no lean balances it
  */
-export function balanced(lengths: BodyLengths, pose: Pose, place: (pose: Pose) => Body | null): Pose | null {
+export function balanced(
+  lengths: BodyLengths,
+  pose: Pose,
+  place: (pose: Pose) => Standing | null,
+): Pose | null {
   const { balance } = pose;
   if (!balance) return pose;
   let best = pose;
@@ -48,7 +55,7 @@ export function balanced(lengths: BodyLengths, pose: Pose, place: (pose: Pose) =
 /** How far the centre of mass is from above the middle of the foot, or of both, metres. */
 function off(
   lengths: BodyLengths,
-  { centre, legs }: Body,
+  { centre, legs }: Standing,
   over: "w" | "o" | "both",
 ): [number, number, number] {
   const feet = over === "both" ? [legs.w, legs.o] : [legs[over]];
@@ -79,7 +86,7 @@ function slanted(pose: Pose, by: number): Pose {
 function newton(
   pose: Pose,
   change: (pose: Pose, by: number) => Pose,
-  place: (pose: Pose) => Body | null,
+  place: (pose: Pose) => Standing | null,
   lengths: BodyLengths,
   axis: 0 | 2,
   offset: number,

@@ -29,7 +29,9 @@ const lying: Record<Lie, Frame> = {
  */
 export function resolvePose(lengths: BodyLengths, pose: Pose): Resolved {
   const found = settled(lengths, pose);
-  return found ? checked(placed(lengths, found)) : { ok: false, why: "the body would fall in this position" };
+  if (!found) return { ok: false, why: "the body would fall in this position" };
+  const result = placed(lengths, found);
+  return result.ok ? checked(bodyOf(lengths, result.parts)) : result;
 }
 
 /** The pose with its balance found and written down; null when no lean balances it. */
@@ -40,7 +42,7 @@ export function settled(lengths: BodyLengths, pose: Pose): Pose | null {
   const loose = { ...pose, arms: { w: letGo(arms.w), o: letGo(arms.o) } };
   const found = balanced(lengths, loose, (tried) => {
     const result = placed(lengths, tried, true);
-    return result.ok ? result.body : null;
+    return result.ok ? { legs: result.parts.legs, centre: centreOfMass(lengths, result.parts) } : null;
   });
   if (!found) return null;
   const { balance: _found, ...rest } = found;
@@ -51,7 +53,14 @@ function letGo({ reach, ...arm }: Arm): Arm {
   return reach?.in === "room" ? { ...arm, flexion: 75 } : { ...arm, ...(reach ? { reach } : {}) };
 }
 
-function placed(lengths: BodyLengths, pose: Pose, nearly = false): Resolved {
+/** Where every part is; what else is read off a body is left out, since looking for a balance asks for none of it. */
+type Parts = Placed & Pick<Body, "pelvisFrame">;
+
+function placed(
+  lengths: BodyLengths,
+  pose: Pose,
+  nearly = false,
+): { readonly ok: true; readonly parts: Parts } | Extract<Resolved, { ok: false }> {
   const pelvisFrame = turnedBy(lying[pose.lie], pose.pelvis.pitch, pose.pelvis.lean, pose.pelvis.turn);
   const { spine, neck: nod } = pose;
   const chestFrame = turnedBy(pelvisFrame, spine.flexion, spine.lean, spine.turn);
@@ -86,25 +95,29 @@ function placed(lengths: BodyLengths, pose: Pose, nearly = false): Resolved {
   if (!wArm || !oArm)
     return { ok: false, why: `the ${wArm ? "other" : "working"} hand cannot reach its place` };
 
-  const parts: Placed = {
-    pelvis,
-    lumbar,
-    neck,
-    chestFrame,
-    headFrame,
-    legs: { w, o },
-    arms: { w: wArm, o: oArm },
-  };
   return {
     ok: true,
-    body: {
-      ...parts,
+    parts: {
+      pelvis,
+      lumbar,
+      neck,
+      chestFrame,
+      headFrame,
       pelvisFrame,
-      headTop: plus(neck, headFrame.up, lengths.headAndNeck),
-      points: pointsOf(lengths, parts),
-      centre: centreOfMass(lengths, parts),
-      angles: { w: legAngles(w, pelvisFrame, 1), o: legAngles(o, pelvisFrame, -1) },
+      legs: { w, o },
+      arms: { w: wArm, o: oArm },
     },
+  };
+}
+
+function bodyOf(lengths: BodyLengths, parts: Parts): Body {
+  const { neck, headFrame, pelvisFrame, legs } = parts;
+  return {
+    ...parts,
+    headTop: plus(neck, headFrame.up, lengths.headAndNeck),
+    points: pointsOf(lengths, parts),
+    centre: centreOfMass(lengths, parts),
+    angles: { w: legAngles(legs.w, pelvisFrame, 1), o: legAngles(legs.o, pelvisFrame, -1) },
   };
 }
 
@@ -174,22 +187,21 @@ function pointsOf(
 }
 
 /** Refuses angles that no joint reaches and limbs that bend the wrong way. */
-function checked(result: Resolved): Resolved {
-  if (!result.ok) return result;
-  const { angles, arms } = result.body;
-  for (const side of ["w", "o"] as const) {
-    const read: [JointName, number][] = [
-      ...(Object.entries(angles[side]) as [JointName, number][]),
-      ["elbow", elbowAngle(arms[side])],
-    ];
-    for (const [joint, degrees] of read) {
-      if (!withinLimits(joint, degrees)) {
-        return { ok: false, why: `${joint} at ${Math.round(degrees)}° is beyond what the joint reaches` };
-      }
-    }
+function checked(body: Body): Resolved {
+  for (const side of bothSides) {
+    const angles = body.angles[side];
+    const beyond = legJoints.find((joint) => !withinLimits(joint, angles[joint]));
+    if (beyond) return { ok: false, why: beyondReach(beyond, angles[beyond]) };
+    const elbow = elbowAngle(body.arms[side]);
+    if (!withinLimits("elbow", elbow)) return { ok: false, why: beyondReach("elbow", elbow) };
   }
-  return result;
+  return { ok: true, body };
 }
+
+const bothSides = ["w", "o"] as const;
+const legJoints = ["hip", "abduction", "rotation", "knee", "ankle"] as const;
+const beyondReach = (joint: JointName, degrees: number) =>
+  `${joint} at ${Math.round(degrees)}° is beyond what the joint reaches`;
 
 /** Distance between two points of a body, metres. */
 export const apart = (body: Body, a: PointName, b: PointName): number => {

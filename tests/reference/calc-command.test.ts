@@ -1,10 +1,14 @@
 import { spawnSync } from "node:child_process";
 import { describe, expect, it } from "vitest";
 import { caseExample, decideExample } from "~/core/calculation/examples";
+import { answerCommand } from "../../tools/calc-command";
 import { allCalculations } from "~/catalogue/calculations/all";
 
+/** The command in this process: what it answers does not depend on how it was started. */
+const calc = (args: string[], input = "") => answerCommand(args, () => input);
+
 /** The command as a person or a script calls it, without npm in between. */
-function calc(args: string[], input?: string) {
+function called(args: string[], input?: string) {
   const { status, stdout, stderr } = spawnSync(
     process.execPath,
     ["--import", "tsx", "tools/calc.ts", ...args],
@@ -29,7 +33,7 @@ describe("npm run -s calc", () => {
   });
 
   it("effort-target of 180 N at 50–70 % is 90–126 N", () => {
-    const { status, stdout } = calc(["effort-target", '{"maximumN":180,"lowPercent":50,"highPercent":70}']);
+    const { status, stdout } = called(["effort-target", '{"maximumN":180,"lowPercent":50,"highPercent":70}']);
     expect([status, JSON.parse(stdout)]).toEqual([0, { lowN: 90, highN: 126 }]);
   });
 
@@ -44,7 +48,7 @@ describe("npm run -s calc", () => {
   });
 
   it("reviews a case file from standard input, without a database", () => {
-    const answer = calc(["case"], JSON.stringify(caseExample));
+    const answer = called(["case"], JSON.stringify(caseExample));
     expect(JSON.parse(answer.stdout)).toMatchObject({
       stage: "isometric",
       school: "monitored",
@@ -66,6 +70,15 @@ describe("npm run -s calc", () => {
     expect(stderr).toContain(words);
   });
 
+  it("says what is wrong on standard error, with exit code 2", () => {
+    const { status, stdout, stderr } = called(["no-such-thing", "{}"]);
+    expect([status, stdout, stderr]).toEqual([
+      2,
+      "",
+      "no-such-thing is not a calculation; --list shows them\n",
+    ]);
+  });
+
   it("answers a batch line by line, in order, whatever stands in it", () => {
     const lines = [
       { calc: "effort-target", input: { maximumN: 180, lowPercent: 50, highPercent: 70 } },
@@ -74,7 +87,7 @@ describe("npm run -s calc", () => {
       { calc: "no-such-thing", input: {} },
       { calc: "decide", input: decideExample },
     ].map((line) => JSON.stringify(line));
-    const { status, stdout } = calc(["--batch"], `${lines[0]}\nnot JSON\n${lines.slice(1).join("\n")}\n`);
+    const { status, stdout } = called(["--batch"], `${lines[0]}\nnot JSON\n${lines.slice(1).join("\n")}\n`);
     expect(status).toBe(0);
     const answers = stdout
       .trim()

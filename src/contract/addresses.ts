@@ -8,7 +8,9 @@ export const addresses = {
   readCalls: "GET /api/clinic/calls",
   setCalls: "POST /api/clinic/calls",
   listCaseload: "GET /api/caseload",
+  findPeople: "POST /api/people/search",
 
+  readFrame: "GET /api/episodes/{id}/frame",
   readStair: "GET /api/episodes/{id}",
   exportCase: "GET /api/episodes/{id}/case",
   setSchool: "POST /api/episodes/{id}/school",

@@ -3,20 +3,24 @@ import * as daily from "./daily";
 import type { Endpoint } from "./endpoint";
 import type { EndpointName } from "./addresses";
 import * as episode from "./episode";
+import * as frame from "./frame";
 import * as gate from "./gate";
 import * as history from "./history";
 import * as intake from "./intake";
 import * as library from "./library";
 import * as lifts from "./lifts";
 import * as measures from "./measures";
+import * as people from "./people";
 import * as plan from "./plan";
 import * as record from "./record";
 
 const rooms = {
   ...clinic,
   ...episode,
+  ...frame,
   ...daily,
   ...record,
+  ...people,
   ...plan,
   ...measures,
   ...lifts,

@@ -32,6 +32,7 @@ export const CaseloadRow = Type.Object(
   {
     episodeId: uuid,
     person: ListedPerson,
+    birthYear: Type.Integer(),
     diagnosis: Type.String(),
     involvedSide: InvolvedSide,
     ...CaseloadState.properties,

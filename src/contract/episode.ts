@@ -15,7 +15,7 @@ import { PainSchoolCode } from "~/core/response/pain-school";
 import { oneOf } from "~/core/schema/one-of";
 import { Calls } from "./clinic";
 import { endpoint, smallLimit } from "./endpoint";
-import { closed, date, HeightM, instant, Person, reason, uuid, written } from "./fields";
+import { closed, date, HeightM, instant, LimitLine, Person, reason, uuid, written } from "./fields";
 import { signingRoles } from "./roles";
 
 /** A stop signal that nobody has cleared yet, as the stair shows it. */
@@ -103,6 +103,20 @@ export const StairStage = Type.Object(
 );
 export type StairStage = Static<typeof StairStage>;
 
+/** The latest operation that was done, and how long ago; null where there was none. */
+export const Surgery = Type.Union([
+  Type.Object(
+    {
+      on: date,
+      daysSince: Type.Integer(),
+      procedures: Type.Array(Type.String()),
+      graft: Type.Union([Type.String(), Type.Null()]),
+    },
+    closed,
+  ),
+  Type.Null(),
+]);
+
 /** Everything the stair of one patient shows. */
 export const StairView = Type.Object(
   {
@@ -118,25 +132,11 @@ export const StairView = Type.Object(
     heightM: HeightM,
     onsetOn: date,
     daysSinceOnset: Type.Integer(),
-    /** The latest operation that was done. */
-    surgery: Type.Union([
-      Type.Object(
-        {
-          on: date,
-          daysSince: Type.Integer(),
-          procedures: Type.Array(Type.String()),
-          graft: Type.Union([Type.String(), Type.Null()]),
-        },
-        closed,
-      ),
-      Type.Null(),
-    ]),
+    surgery: Surgery,
     /** A date that is only planned. */
     plannedOn: Type.Union([date, Type.Null()]),
     /** What else hurts, from the person's other episodes. */
     elsewhere: Type.Array(Type.String()),
-    /** The person lifts in training of their own: it is a back, or lifts are known. */
-    lifts: Type.Boolean(),
     school: PainSchoolCode,
     schoolInForce: PainSchoolCode,
     schoolReason: Type.String(),
@@ -146,17 +146,7 @@ export const StairView = Type.Object(
     stageEnteredOn: date,
     gate: Type.Union([GateResult, Type.Null()]),
     items: Type.Array(StairItem),
-    restrictions: Type.Array(
-      Type.Object(
-        {
-          says: Type.String(),
-          from: Type.Union([date, Type.Null()]),
-          until: Type.Union([date, Type.Null()]),
-          origin: Type.String(),
-        },
-        closed,
-      ),
-    ),
+    restrictions: Type.Array(LimitLine),
     /** Local date of the latest training day that is open, if any. */
     openDay: Type.Union([date, Type.Null()]),
     /** Latest training day whose report is not in, open or not, if a report can still be given. */

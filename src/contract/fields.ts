@@ -35,6 +35,13 @@ export const PersonName = Type.Object(
 );
 export const Person = Type.Object({ ...PersonName.properties, activity: Type.String() }, closed);
 
+/** A limit in words: from when, until when and where from; null where it has no such day. */
+export const LimitLine = Type.Object(
+  { says: Type.String(), origin: Type.String(), from: orNull(date), until: orNull(date) },
+  closed,
+);
+export type LimitLine = Static<typeof LimitLine>;
+
 /** Measured height, metres, for figures; null while nobody measured it. */
 export const HeightM = orNull(Type.Number({ minimum: 1, maximum: 2.4 }));
 

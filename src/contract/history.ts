@@ -5,15 +5,19 @@ import { Restriction } from "~/core/limit/restriction";
 import { InvolvedSide } from "~/core/measure/side-value";
 import { oneOf } from "~/core/schema/one-of";
 import { endpoint } from "./endpoint";
-import { closed, ConditionWords, date, instant, orNull, PersonName, reason, uuid, written } from "./fields";
-import { signingRoles } from "./roles";
-
-/** A limit with its days: what, whose, from when to when. */
-export const LimitLine = Type.Object(
-  { says: Type.String(), origin: Type.String(), from: orNull(date), until: orNull(date) },
+import {
   closed,
-);
-export type LimitLine = Static<typeof LimitLine>;
+  ConditionWords,
+  date,
+  instant,
+  LimitLine,
+  orNull,
+  PersonName,
+  reason,
+  uuid,
+  written,
+} from "./fields";
+import { signingRoles } from "./roles";
 
 export const EventLine = Type.Object(
   {

@@ -1,7 +1,6 @@
 /** Words of events, conditions, the surgeon's sheet and limits. */
 export const history = {
   "history.pageTitle": "Events and limits",
-  "history.of": "Events and limits, {name}",
   "history.today": "today",
   "history.limits": "Limits in force, and those to come",
   "history.noLimits": "Nothing is limited.",
@@ -35,8 +34,6 @@ export const history = {
   "history.signCorrection": "Sign the correction",
   "history.takeBack": "It did not happen: take it back",
   "stair.chooseAnother": "Choose another exercise",
-  "stair.history": "Events and limits",
-  "stair.sinceSurgery": "{days} days ({weeks} weeks) since the operation{done}",
   "stair.planned": "operation planned for {date}",
   "stair.elsewhere": "also: {problems}",
   "origin.surgeon": "surgeon",

@@ -14,7 +14,7 @@ export const library = {
   "figure.heightUnknown": "drawn for 170 cm: height not measured",
 
   "library.title": "Library",
-  "library.for": "Library for {name}",
+  "library.for": "Library for this patient, stage {stage}",
   "library.found": "{exercises, plural, one {# exercise} other {# exercises}}, {variants} variants",
   "library.none": "Nothing fits. Take a filter off, or search another word.",
   "library.search": "Search the library",
@@ -34,7 +34,6 @@ export const library = {
   "library.notStage": "not work of the stage {stage}",
   "library.reason": "{says} ({count})",
   "library.openLane": "Exercises for {lane}",
-  "library.backToStair": "Back to the stair",
   "library.back": "Back to the library",
 
   "activity.title": "Muscle activity",

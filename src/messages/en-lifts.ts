@@ -2,7 +2,6 @@
 export const lifts = {
   "stair.lifts": "Lifts",
   "lifts.pageTitle": "Lifts",
-  "lifts.of": "Lifts of {name}",
   "lifts.add": "A lift",
   "lifts.correct": "Correct this lift",
   "lifts.on": "Day",

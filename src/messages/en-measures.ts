@@ -21,7 +21,6 @@ export const measures = {
   "stair.measures": "Measures",
   "stair.openGate": "Read, print or sign the gate",
   "stair.another": "Another problem of this person: take it in",
-  "stair.session": "Record a session",
   "stair.school": "Pain school",
   "stair.preview": "Preview",
   "stair.previewing":
@@ -91,9 +90,6 @@ export const measures = {
   "stair.targetShort": "Target {date}: {left} weeks, but minimum times need {needed}.",
 
   "measures.pageTitle": "Measures",
-  "measures.of": "Measures of {name}",
-  "measures.involved": "Injured: {side} · stage: {stage}",
-  "measures.toGate": "Gate",
   "measures.nothingTyped": "Nothing typed yet.",
   "measures.recorded": "{count, plural, one {# result} other {# results}} recorded.",
   "measures.takenOn": "Taken on",

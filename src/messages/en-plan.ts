@@ -4,9 +4,6 @@ export const plan = {
   "plan.addPrimer": "Add as primer",
   "plan.primed": "Primer added.",
   "plan.title": "Plan",
-  "plan.of": "Plan of {name}",
-  "plan.stage": "Stage: {stage}",
-  "plan.back": "Back to the stair",
   "plan.sum": "{items, plural, one {# exercise} other {# exercises}} · {minutes} min",
   "plan.have": "of {minutes}",
   "plan.budget":

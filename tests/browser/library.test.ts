@@ -153,7 +153,10 @@ it("from a patient's lane: filtered to the patient, with what was left out and w
   await page.getByTestId("lanes").getByRole("link", { name: "Balance" }).click();
   await page.waitForURL("**/library?lane=balance");
   await awake(page);
-  expect(await page.locator("h1").innerText()).toBe("Library for Mirela Stanhope");
+  expect(await page.locator("h1").innerText()).toBe("Mirela Stanhope");
+  expect(await page.getByRole("heading", { level: 2 }).first().innerText()).toBe(
+    "Library for this patient, stage Build",
+  );
   await page.getByTestId("filters").getByRole("combobox", { name: "Lane", exact: true }).selectOption("");
   const reason = page.getByTestId("left-out").locator("summary").first();
   await reason.waitFor();

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { openStair, visit } from "~tests/harness/browser";
+import { awake, openStair, visit } from "~tests/harness/browser";
 import { atBrowser } from "~tests/harness/at-browser";
 
 const at = atBrowser();
@@ -25,7 +25,7 @@ describe("a visit by keyboard", () => {
     await openStair(page, "Falkenrath");
     await page.keyboard.press("m");
     await page.waitForURL("**/measures");
-    await page.getByRole("heading", { name: /Measures of/ }).waitFor();
+    await awake(page);
     for (const remove of await page.getByRole("button", { name: /^Leave out:/ }).all()) {
       await page
         .getByRole("button", { name: /^Leave out:/ })

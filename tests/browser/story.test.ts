@@ -12,7 +12,7 @@ const text = (testId: string) => at.person.page.getByTestId(testId).innerText();
 /** Records the squeezes of the story through the form. */
 async function recordSqueezes(painBefore: number, painDuring: number): Promise<void> {
   const { page } = at.person;
-  await page.getByRole("link", { name: "Record a session" }).click();
+  await page.getByRole("link", { name: "Session", exact: true }).click();
   await page.waitForURL("**/session");
   await awake(page);
   await pick(page, "Pain before, at the site", painBefore);

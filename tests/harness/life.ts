@@ -14,13 +14,13 @@ export class Life {
     private readonly plan: readonly string[],
   ) {}
 
-  /** The clinic's clock stands at an instant (UTC), and the clinician looks at the stair. */
-  async arrive(date: string, time: string): Promise<void> {
+  /** The clinic's clock stands at an instant (UTC), and the clinician looks at the stair, or at another view. */
+  async arrive(date: string, time: string, view = this.stair): Promise<void> {
     this.at.servers.setClock(`${date}T${time}:00Z`);
-    await visit(this.at.page, this.stair);
+    await visit(this.at.page, view);
     if (!this.at.page.url().includes("/sign-in")) return;
     await signIn(this.at.page);
-    await visit(this.at.page, this.stair);
+    await visit(this.at.page, view);
   }
 
   /** What is said of each exercise of the plan. */
@@ -40,7 +40,7 @@ export class Life {
 
   /** A session at ten; what is said right after it. */
   async train(date: string, before: number, lines: readonly string[]): Promise<string[]> {
-    await this.arrive(date, "09:00");
+    await this.arrive(date, "09:00", `${this.stair}/session`);
     await recordByLines(this.at.page, this.stair, before, lines);
     return this.outcomes();
   }

@@ -10,14 +10,15 @@ export async function quickLine(page: Page, line: string): Promise<void> {
   await box.getByText("noted").waitFor();
 }
 
-/** Records a whole session by quick lines from the stair, and goes back to it. @returns the text of the summary */
+/** Records a whole session by quick lines, and goes to the stair. @returns the text of the summary */
 export async function recordByLines(
   page: Page,
   stairUrl: string,
   painBefore: number,
   lines: readonly string[],
 ): Promise<string> {
-  await visit(page, `${stairUrl}/session`);
+  const form = `${stairUrl}/session`;
+  if (page.url() !== form) await visit(page, form);
   await pick(page, "Pain before, at the site", painBefore);
   for (const line of lines) await quickLine(page, line);
   await page.getByRole("button", { name: "Record the session" }).click();

@@ -1,11 +1,14 @@
-import { useCallback, useEffect, useState } from "react";
+import { Search } from "lucide-react";
+import { useCallback, useEffect, useRef, useState } from "react";
 import { later } from "~/islands/frame/later";
 import { attentionCodes } from "~/core/caseload/attention";
 import { type CaseloadRow } from "~/contract/clinic";
 import { call } from "~/islands/frame/call";
 import OutcomeMark from "~/islands/frame/OutcomeMark";
 import { t } from "~/messages/say";
+import { focusInstead, useShortcuts } from "~/islands/frame/use-shortcuts";
 import CaseloadLine from "./CaseloadLine";
+import { namedLike } from "./named-like";
 import { island } from "~/islands/frame/island";
 
 type Attention = CaseloadRow["attention"];
@@ -25,11 +28,13 @@ interface Props {
 function Caseload({ rows: first, count, counts: firstCounts }: Props) {
   const [rows, setRows] = useState(first);
   const [whole, setWhole] = useState(first.length === count);
+  const [name, setName] = useState("");
+  const box = useRef<HTMLInputElement>(null);
   const [only, setOnly] = useState<Attention | null>(null);
   const [reviewing, setReviewing] = useState<{ at: number; ids: readonly string[] } | null>(null);
   const counts = whole ? countBy(rows) : firstCounts;
   const all = whole ? rows.length : count;
-  const shown = rows.filter((row) => only === null || row.attention === only);
+  const shown = rows.filter((row) => (only === null || row.attention === only) && namedLike(row, name));
   const present = attentionCodes.filter((code) => (counts[code] ?? 0) > 0);
 
   const renew = useCallback(async () => {
@@ -44,6 +49,11 @@ function Caseload({ rows: first, count, counts: firstCounts }: Props) {
     return () => clearInterval(timer);
   }, [renew]);
 
+  useShortcuts({ "/": (event) => focusInstead(event, box.current) });
+  const look = (text: string) => {
+    setName(text);
+    if (!whole) void renew();
+  };
   const choose = (code: Attention | null) => {
     setOnly(code);
     setReviewing(null);
@@ -73,13 +83,28 @@ function Caseload({ rows: first, count, counts: firstCounts }: Props) {
   };
 
   return (
-    <div className="mx-auto max-w-7xl px-4 py-4">
+    <div className="mx-auto max-w-7xl px-4 py-3">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <h1 className="text-2xl font-bold">{t("caseload.title")}</h1>
         <p className="text-base-content/75">
-          {t("caseload.count", { shown: only === null ? all : (counts[only] ?? 0) })}
+          {t("caseload.count", {
+            shown: name.trim() !== "" ? shown.length : only === null ? all : (counts[only] ?? 0),
+          })}
         </p>
-        <p className="text-base-content/70 ml-auto hidden text-sm lg:block">{t("caseload.openKey")}</p>
+        <label className="input w-64 max-w-full max-sm:order-last max-sm:w-full">
+          <Search className="size-5 opacity-70" aria-hidden />
+          <span className="sr-only">{t("caseload.find")}</span>
+          <input
+            ref={box}
+            type="search"
+            value={name}
+            maxLength={80}
+            placeholder={t("caseload.find")}
+            onChange={(event) => look(event.target.value)}
+          />
+          <kbd className="kbd kbd-sm max-sm:hidden">/</kbd>
+        </label>
+        <p className="text-base-content/70 ml-auto hidden text-sm xl:block">{t("caseload.openKey")}</p>
         {shown.length > 0 && !reviewing && (
           <button type="button" className="btn max-lg:ml-auto" onClick={() => void beginReview()}>
             {t("review.start")}
@@ -90,13 +115,13 @@ function Caseload({ rows: first, count, counts: firstCounts }: Props) {
         </a>
       </div>
       <div
-        className="mt-2 flex flex-wrap gap-x-1 max-sm:-mx-4 max-sm:flex-nowrap max-sm:overflow-x-auto max-sm:px-4"
+        className="mt-1 flex flex-wrap max-sm:-mx-4 max-sm:flex-nowrap max-sm:overflow-x-auto max-sm:px-4"
         role="group"
         aria-label={t("caseload.filter")}
       >
         <button
           type="button"
-          className={`btn shrink-0 px-3 ${only === null ? "btn-active" : "btn-ghost"}`}
+          className={`btn shrink-0 gap-1 px-2 ${only === null ? "btn-active" : "btn-ghost"}`}
           aria-pressed={only === null}
           onClick={() => choose(null)}
         >
@@ -106,7 +131,7 @@ function Caseload({ rows: first, count, counts: firstCounts }: Props) {
           <button
             key={code}
             type="button"
-            className={`btn shrink-0 px-3 ${only === code ? "btn-active" : "btn-ghost"}`}
+            className={`btn shrink-0 gap-1 px-2 ${only === code ? "btn-active" : "btn-ghost"}`}
             aria-pressed={only === code}
             onClick={() => choose(only === code ? null : code)}
           >
@@ -116,12 +141,18 @@ function Caseload({ rows: first, count, counts: firstCounts }: Props) {
           </button>
         ))}
       </div>
-      <div className={reviewing ? "mt-3 grid items-start gap-3 lg:grid-cols-[22rem_1fr]" : "mt-3"}>
+      <div className={reviewing ? "mt-2 grid items-start gap-3 lg:grid-cols-[22rem_1fr]" : "mt-2"}>
         {shown.length === 0 ? (
-          <p className="mt-5">{rows.length === 0 ? t("caseload.none") : t("caseload.empty")}</p>
+          <p className="mt-5">
+            {rows.length === 0
+              ? t("caseload.none")
+              : name.trim()
+                ? t("caseload.nobody")
+                : t("caseload.empty")}
+          </p>
         ) : (
           <ul
-            className={`flex flex-col gap-2 ${reviewing ? "max-lg:hidden" : ""}`}
+            className={`flex flex-col gap-1.5 max-md:gap-2 ${reviewing ? "max-lg:hidden" : ""}`}
             onKeyDown={move}
             data-testid="caseload"
           >

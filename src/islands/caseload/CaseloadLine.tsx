@@ -14,7 +14,8 @@ interface Props {
   current: boolean;
 }
 
-const wide = "md:grid-cols-[2rem_8rem_minmax(13rem,1fr)_minmax(13rem,1.35fr)_8.5rem_10rem]";
+/** Nine people stand on a tablet held across: two lines each, and what does not fit is read on a rest of the pointer. */
+const wide = "md:grid-cols-[2rem_7rem_minmax(12rem,1fr)_minmax(14rem,1.6fr)_8.5rem_10rem]";
 
 /** One person: what is needed and why, where they stand, how long ago. */
 export default function CaseloadLine({ row, narrow, current }: Props) {
@@ -29,33 +30,39 @@ export default function CaseloadLine({ row, narrow, current }: Props) {
     <li ref={line}>
       <a
         href={`/episodes/${row.episodeId}`}
-        className={`bg-base-100 hover:border-primary grid min-h-14 grid-cols-[2rem_1fr] items-center gap-x-4 gap-y-1 rounded-lg border px-4 py-2 ${current ? "border-primary border-2" : "border-base-300"} ${narrow ? "" : wide}`}
+        className={`bg-base-100 hover:border-primary grid min-h-13 grid-cols-[2rem_1fr] items-center gap-x-3 gap-y-1 rounded-lg border px-3 py-1 max-md:py-2 ${current ? "border-primary border-2" : "border-base-300"} ${narrow ? "" : wide}`}
         aria-current={current ? "true" : undefined}
       >
-        <OutcomeMark mark={attention} size={30} />
-        <span className="text-lg font-semibold">{t(`attention.${attention}`)}</span>
-        <span className={`col-start-2 ${auto}`}>
-          <span className="block text-lg leading-tight font-semibold">
+        <OutcomeMark mark={attention} size={28} />
+        <span className="leading-tight font-semibold">{t(`attention.${attention}`)}</span>
+        <span className={`col-start-2 min-w-0 ${auto}`}>
+          <span className="block leading-tight font-semibold">
             {person.givenName} {person.familyName}
           </span>
-          <span className={narrow ? "hidden" : "text-base-content/75 text-sm"}>
-            {person.activity} · <strong className="font-semibold">{side}</strong> · {row.diagnosis}
+          <span
+            className={narrow ? "hidden" : "text-base-content/75 block text-sm leading-snug md:truncate"}
+            title={`${row.diagnosis} · ${person.activity}`}
+          >
+            <strong className="font-semibold">{side}</strong> · {row.diagnosis} · {person.activity}
           </span>
         </span>
-        <span className={narrow ? "col-start-2 truncate text-sm" : `col-start-2 ${auto}`}>
-          {sayReason(row)}
+        <span
+          className={`col-start-2 text-sm leading-snug ${narrow ? "truncate" : `md:line-clamp-2 ${auto}`}`}
+          title={sayReason(row)}
+        >
           {row.alsoWaiting > 0 && !narrow && (
-            <span className="text-base-content/75 block text-sm">
+            <span className="badge badge-sm badge-neutral mr-1">
               {t("caseload.more", { count: row.alsoWaiting })}
             </span>
           )}
+          {sayReason(row)}
         </span>
         {!narrow && (
           <>
             <span className={`col-start-2 flex items-center gap-2 ${auto} md:block`}>
               <MiniStair number={row.stageNumber} count={row.stageCount} />
               {row.stageCount > 0 && (
-                <span className="text-sm">
+                <span className="block text-sm leading-snug md:truncate" title={row.stageName}>
                   {t("caseload.stage", {
                     number: row.stageNumber,
                     count: row.stageCount,
@@ -64,7 +71,7 @@ export default function CaseloadLine({ row, narrow, current }: Props) {
                 </span>
               )}
             </span>
-            <span className={`text-base-content/75 col-start-2 text-sm ${auto} md:text-right`}>
+            <span className={`text-base-content/75 col-start-2 text-sm leading-snug ${auto} md:text-right`}>
               {row.attention !== "unreadable" && <Since row={row} />}
             </span>
           </>

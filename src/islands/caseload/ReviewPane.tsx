@@ -5,7 +5,7 @@ import { call } from "~/islands/frame/call";
 import { useWrite } from "~/islands/frame/use-write";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import ItemList from "~/islands/stair/ItemList";
-import SignalBanner from "~/islands/stair/SignalBanner";
+import SignalBanner from "~/islands/patient/SignalBanner";
 import { byUrgency, signable } from "~/islands/stair/by-urgency";
 import { t } from "~/messages/say";
 import { useShortcuts } from "~/islands/frame/use-shortcuts";

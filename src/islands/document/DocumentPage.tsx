@@ -9,7 +9,6 @@ import { island } from "~/islands/frame/island";
 interface Props {
   episodeId: string;
   kind: DocumentBody["kind"];
-  name: string;
   text: string;
   maySign: boolean;
 }
@@ -17,7 +16,7 @@ interface Props {
 const longest = 20_000;
 
 /** A visit note or a letter, made from the record: edited here, then signed and kept as it stands. */
-function DocumentPage({ episodeId, kind, name, text: proposed, maySign }: Props) {
+function DocumentPage({ episodeId, kind, text: proposed, maySign }: Props) {
   const [text, setText] = useState(proposed);
   const [signed, setSigned] = useState(false);
   const { send, problem } = useWrite("signDocument", { id: episodeId });
@@ -28,9 +27,7 @@ function DocumentPage({ episodeId, kind, name, text: proposed, maySign }: Props)
   return (
     <div className="mx-auto flex max-w-4xl flex-col gap-3 px-4 py-4">
       <div className="flex flex-wrap items-center gap-3">
-        <h1 className="text-2xl font-bold print:hidden">
-          {t("document.of", { kind: t(`document.${kind}`), name })}
-        </h1>
+        <h2 className="text-xl font-bold print:hidden">{t(`document.${kind}`)}</h2>
         <div className="ml-auto flex gap-2 print:hidden">
           <button type="button" className="btn" onClick={() => print()}>
             <Printer className="size-5" aria-hidden />

@@ -1,4 +1,4 @@
-import { BookOpen, CircleHelp, LogOut, Phone, SunMoon } from "lucide-react";
+import { BookOpen, CircleHelp, LogOut, Phone, Search, SunMoon } from "lucide-react";
 import { useEffect, useState } from "react";
 import { later } from "./later";
 import type { Role } from "~/contract/roles";
@@ -8,6 +8,8 @@ import { island } from "~/islands/frame/island";
 import { useShortcuts } from "~/islands/frame/use-shortcuts";
 
 const KeysDialog = later(() => import("./KeysDialog"));
+const loadPalette = () => import("./Palette");
+const Palette = later(loadPalette, () => <span hidden data-opening />);
 
 interface Props {
   name: string;
@@ -35,11 +37,18 @@ function switchTheme() {
 /** Name of the clinic, who is signed in, and what works on every page. */
 function TopBar({ name, role, clinic }: Props) {
   const [helping, setHelping] = useState(false);
+  const [finding, setFinding] = useState(false);
   useEffect(() => {
+    void loadPalette();
     const kept = localStorage.getItem("theme");
     if (kept) document.documentElement.dataset["theme"] = kept;
   }, []);
+  const find = (event: KeyboardEvent) => {
+    event.preventDefault();
+    setFinding(true);
+  };
   useShortcuts({
+    "$mod+k": find,
     "?": () => setHelping(true),
     c: () => location.assign("/"),
     n: () => location.assign("/intake"),
@@ -47,7 +56,7 @@ function TopBar({ name, role, clinic }: Props) {
   });
 
   return (
-    <header className="bg-primary text-primary-content print:hidden">
+    <header className="bg-(--bar) text-(--bar-content) print:hidden">
       <div className="mx-auto flex max-w-7xl items-center gap-2 px-4 max-sm:gap-0">
         <a href="/" className="flex min-h-11 items-center gap-2 rounded-md pr-2 font-semibold">
           <svg viewBox="0 0 32 32" className="size-7" aria-hidden>
@@ -56,13 +65,23 @@ function TopBar({ name, role, clinic }: Props) {
           <span className="hidden sm:inline">{clinic}</span>
           <span className="sm:hidden">{t("frame.caseload")}</span>
         </a>
-        <a href="/library" className="btn btn-ghost text-primary-content hover:text-base-content ml-auto">
+        <button
+          type="button"
+          className="btn btn-ghost text-(--bar-content) hover:text-base-content ml-auto"
+          onClick={() => setFinding(true)}
+          aria-keyshortcuts="Control+K"
+        >
+          <Search className="size-5" aria-hidden />
+          <span className="max-sm:sr-only">{t("palette.open")}</span>
+          <kbd className="kbd kbd-sm text-base-content max-lg:hidden">Ctrl K</kbd>
+        </button>
+        <a href="/library" className="btn btn-ghost text-(--bar-content) hover:text-base-content">
           <BookOpen className="size-5" aria-hidden />
           <span className="max-sm:sr-only">{t("library.title")}</span>
         </a>
         <a
           href="/clinic"
-          className="btn btn-ghost btn-square text-primary-content hover:text-base-content"
+          className="btn btn-ghost btn-square text-(--bar-content) hover:text-base-content"
           aria-label={t("calls.title")}
           title={t("calls.title")}
         >
@@ -73,7 +92,7 @@ function TopBar({ name, role, clinic }: Props) {
         </span>
         <button
           type="button"
-          className="btn btn-ghost btn-square text-primary-content hover:text-base-content"
+          className="btn btn-ghost btn-square text-(--bar-content) hover:text-base-content"
           onClick={switchTheme}
           aria-label={t("frame.theme")}
         >
@@ -81,7 +100,7 @@ function TopBar({ name, role, clinic }: Props) {
         </button>
         <button
           type="button"
-          className="btn btn-ghost btn-square text-primary-content hover:text-base-content"
+          className="btn btn-ghost btn-square max-sm:hidden text-(--bar-content) hover:text-base-content"
           onClick={() => setHelping(true)}
           aria-label={t("frame.keys")}
         >
@@ -89,7 +108,7 @@ function TopBar({ name, role, clinic }: Props) {
         </button>
         <button
           type="button"
-          className="btn btn-ghost max-sm:btn-square text-primary-content hover:text-base-content"
+          className="btn btn-ghost max-sm:btn-square text-(--bar-content) hover:text-base-content"
           onClick={signOut}
           aria-label={t("frame.signOut")}
         >
@@ -98,6 +117,16 @@ function TopBar({ name, role, clinic }: Props) {
         </button>
       </div>
       {helping && <KeysDialog onClose={() => setHelping(false)} />}
+      {finding && (
+        <Palette
+          actions={[
+            { name: t("frame.keys"), run: () => setHelping(true) },
+            { name: t("frame.theme"), run: switchTheme },
+            { name: t("frame.signOut"), run: () => void signOut() },
+          ]}
+          onClose={() => setFinding(false)}
+        />
+      )}
     </header>
   );
 }

@@ -2,6 +2,7 @@ import { addressOf, urlOf, type EndpointName } from "~/contract/addresses";
 import type { Wire } from "~/contract/all";
 import type { AnswerOf, BodyOf, PathOf, QueryOf } from "~/contract/endpoint";
 import type { Problem } from "~/contract/problem";
+import { tellNews } from "./patient-news";
 import { t } from "~/messages/say";
 
 export type Answer<T> = { ok: true; value: T } | { ok: false; problem: Problem };
@@ -27,7 +28,11 @@ export async function call<N extends EndpointName>(
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     });
     const data: unknown = await response.json();
-    if (response.ok) return { ok: true, value: data as AnswerTo<N> };
+    if (response.ok) {
+      const { method, path } = addressOf(name);
+      if (method !== "GET" && path.startsWith("/api/episodes/")) tellNews({ endpoint: name, answer: data });
+      return { ok: true, value: data as AnswerTo<N> };
+    }
     const problem = data as Problem;
     if (problem.status === 401 && location.pathname !== "/sign-in") {
       return { ok: false, problem: { ...problem, title: t("form.signedOut") } };

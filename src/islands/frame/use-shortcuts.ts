@@ -40,8 +40,11 @@ export function focusInstead(event: KeyboardEvent, field: HTMLElement | null): v
   field?.focus();
 }
 
-function isTaken({ key, target }: KeyboardEvent): boolean {
+function isTaken({ key, target, ctrlKey, metaKey }: KeyboardEvent): boolean {
   if (!(target instanceof HTMLElement)) return false;
+  // What a dialog asks comes first; a letter meant for it, or for one that is being fetched, must not lead away from it.
+  if (document.querySelector("dialog[open], [data-opening]")) return true;
+  if (ctrlKey || metaKey) return false;
   // A box that is ticked is no field that is typed in.
   if (signs.has(key) && target.matches("input[type=checkbox], input[type=radio]")) return false;
   if (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)) return true;

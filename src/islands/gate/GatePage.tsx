@@ -1,4 +1,4 @@
-import ConditionChips from "~/islands/frame/ConditionChips";
+import ConditionChips from "~/islands/patient/ConditionChips";
 import { useState } from "react";
 import type { GateView } from "~/contract/gate";
 import { label, sayDate, sayNumber, t } from "~/messages/say";
@@ -24,16 +24,18 @@ function GatePage({ view: loaded }: { view: GateView }) {
       <p className="hidden text-sm print:block">{view.clinicName}</p>
       <div className="flex flex-wrap items-start gap-x-4 gap-y-2">
         <div className="min-w-0">
-          <h1 className="text-2xl leading-tight font-bold">
+          <h2 className="text-xl leading-tight font-bold">
             {next
               ? t("gate.title", { from: stages[at]?.name ?? "", to: next.name })
               : t("gate.last", { stage: stages[at]?.name ?? "" })}
-          </h1>
-          <p>
+          </h2>
+          <p className="hidden print:block">
             {person.givenName} {person.familyName}, {t("stair.years", { age: view.age })} · {view.activity} ·{" "}
             {view.diagnosis}, <strong>{t(`side.${view.involvedSide}`)}</strong>
           </p>
-          <ConditionChips conditions={person.conditions} />
+          <div className="hidden print:block">
+            <ConditionChips conditions={person.conditions} />
+          </div>
           <p className="text-base-content/80 text-sm">
             {view.pathwayName} · {t("gate.onset", { date: sayDate(view.onsetOn) })}
             {view.surgeryOn && ` · ${t("gate.surgery", { date: sayDate(view.surgeryOn) })}`} ·{" "}
@@ -48,9 +50,6 @@ function GatePage({ view: loaded }: { view: GateView }) {
           <button type="button" className="btn bg-base-100 border-base-300" onClick={() => print()}>
             {t("record.print")}
           </button>
-          <a className="btn bg-base-100 border-base-300" href={here}>
-            {t("plan.back")}
-          </a>
         </div>
       </div>
 

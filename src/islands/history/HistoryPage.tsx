@@ -1,8 +1,7 @@
 import { useState } from "react";
 import type { EventLine, HistoryView } from "~/contract/history";
-import ConditionChips from "~/islands/frame/ConditionChips";
 import { island } from "~/islands/frame/island";
-import LimitTimeline from "~/islands/frame/LimitTimeline";
+import LimitTimeline from "~/islands/patient/LimitTimeline";
 import { sayDate, sayTime, t } from "~/messages/say";
 import ConditionBox from "./ConditionBox";
 import EventForm from "./EventForm";
@@ -11,30 +10,14 @@ import EventForm from "./EventForm";
 function HistoryPage({ view: loaded }: { view: HistoryView }) {
   const [view, setView] = useState(loaded);
   const [form, setForm] = useState<EventLine | "new" | null>(null);
-  const here = `/episodes/${view.episodeId}`;
   const signed = (next: HistoryView) => {
     setView(next);
     setForm(null);
   };
   return (
     <div className="mx-auto max-w-7xl px-4 py-4">
-      <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
-        <div className="min-w-0">
-          <h1 className="text-2xl leading-tight font-bold">
-            {t("history.of", { name: `${view.person.givenName} ${view.person.familyName}` })}
-          </h1>
-          <p className="text-base-content/80">
-            {view.diagnosis}, <strong>{t(`side.${view.involvedSide}`)}</strong>
-            {view.elsewhere.length > 0 &&
-              ` · ${t("stair.elsewhere", { problems: view.elsewhere.join("; ") })}`}
-          </p>
-          <ConditionChips conditions={view.person.conditions} />
-        </div>
-        <a className="btn bg-base-100 border-base-300 ml-auto" href={here}>
-          {t("plan.back")}
-        </a>
-      </div>
-      <div className="mt-3 grid items-start gap-3 lg:grid-cols-2">
+      <h2 className="sr-only">{t("history.pageTitle")}</h2>
+      <div className="grid items-start gap-3 lg:grid-cols-2">
         <section className="bg-base-100 border-base-300 rounded-box border p-3">
           <h2 className="text-lg font-semibold">{t("history.limits")}</h2>
           {view.limits.length === 0 ? (

@@ -3,7 +3,6 @@ import { useEffect, useRef, useState } from "react";
 import type { Problem } from "~/contract/problem";
 import type { LibraryAnswer } from "~/contract/library";
 import { call } from "~/islands/frame/call";
-import ConditionChips from "~/islands/frame/ConditionChips";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { t } from "~/messages/say";
 import { moveAmongCards } from "./card-keys";
@@ -68,30 +67,22 @@ function LibraryPage({ answer: first, query: asked, pathways, mayAdd }: Props) {
 
   useShortcuts({ "/": (event) => focusInstead(event, box.current) });
 
-  const name = patient ? `${patient.person.givenName} ${patient.person.familyName}` : "";
   const count = filterCount(query);
   return (
     <div className="mx-auto max-w-7xl px-4 py-4">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <h1 className="text-2xl leading-tight font-bold">
-          {patient ? t("library.for", { name }) : t("library.title")}
-        </h1>
+        {patient ? (
+          <h2 className="text-xl font-bold">{t("library.for", { stage: patient.stageName })}</h2>
+        ) : (
+          <h1 className="text-2xl leading-tight font-bold">{t("library.title")}</h1>
+        )}
         <p className="text-base-content/80" role="status" data-testid="library-count">
           {t("library.found", { exercises: answer.exercises.length, variants: answer.variantCount })}
-          {patient && ` · ${t("plan.stage", { stage: patient.stageName })}`}
         </p>
-        {patient && <ConditionChips conditions={patient.person.conditions} />}
-        <span className="ml-auto" />
-        {patient ? (
-          <a className="btn bg-base-100 border-base-300" href={`/episodes/${patient.episodeId}`}>
-            {t("library.backToStair")}
+        {mayAdd && (
+          <a className="btn bg-base-100 border-base-300 ml-auto" href="/library/new">
+            <Plus className="size-5" aria-hidden /> {t("library.add")}
           </a>
-        ) : (
-          mayAdd && (
-            <a className="btn bg-base-100 border-base-300" href="/library/new">
-              <Plus className="size-5" aria-hidden /> {t("library.add")}
-            </a>
-          )
         )}
       </div>
       <div className="mt-3 grid items-start gap-4 lg:grid-cols-[15rem_1fr]">

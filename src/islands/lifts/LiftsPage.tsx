@@ -1,6 +1,5 @@
 import { useState } from "react";
 import type { LiftsView } from "~/contract/lifts";
-import ConditionChips from "~/islands/frame/ConditionChips";
 import { island } from "~/islands/frame/island";
 import { t } from "~/messages/say";
 import LiftForm from "./LiftForm";
@@ -23,17 +22,7 @@ function LiftsPage({ view: loaded }: { view: LiftsView }) {
   const movements = [...new Set(view.lifts.map(({ movement }) => movement))];
   return (
     <div className="mx-auto max-w-7xl px-4 py-4">
-      <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
-        <div className="min-w-0">
-          <h1 className="text-2xl leading-tight font-bold">
-            {t("lifts.of", { name: `${view.person.givenName} ${view.person.familyName}` })}
-          </h1>
-          <ConditionChips conditions={view.person.conditions} />
-        </div>
-        <a className="btn bg-base-100 border-base-300 ml-auto" href={`/episodes/${view.episodeId}`}>
-          {t("plan.back")}
-        </a>
-      </div>
+      <h2 className="sr-only">{t("lifts.pageTitle")}</h2>
       <p role="status" className="text-success min-h-6 text-sm font-medium">
         {notice}
       </p>

@@ -2,7 +2,6 @@ import { v7 as uuid } from "uuid";
 import { useEffect, useMemo, useState } from "react";
 import type { MeasuresView } from "~/contract/measures";
 import { useWrite } from "~/islands/frame/use-write";
-import ConditionChips from "~/islands/frame/ConditionChips";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayNumber, t } from "~/messages/say";
 import EntryGrid from "./EntryGrid";
@@ -66,25 +65,7 @@ function MeasuresPage({ view: loaded }: { view: MeasuresView }) {
 
   return (
     <div className="mx-auto max-w-7xl px-4 py-4">
-      <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
-        <div>
-          <h1 className="text-2xl leading-tight font-bold">
-            {t("measures.of", { name: `${view.person.givenName} ${view.person.familyName}` })}
-          </h1>
-          <p className="text-base-content/80">
-            {t("measures.involved", { side: t(`side.${view.involvedSide}`), stage: view.stageName })}
-          </p>
-          <ConditionChips conditions={view.person.conditions} />
-        </div>
-        <div className="ml-auto flex flex-wrap gap-2">
-          <a className="btn bg-base-100 border-base-300" href={`/episodes/${view.episodeId}/gate`}>
-            {t("measures.toGate")}
-          </a>
-          <a className="btn bg-base-100 border-base-300" href={`/episodes/${view.episodeId}`}>
-            {t("plan.back")}
-          </a>
-        </div>
-      </div>
+      <h2 className="sr-only">{t("measures.pageTitle")}</h2>
       <p role="status" className="text-success min-h-6 font-medium" data-testid="measures-notice">
         {notice}
       </p>

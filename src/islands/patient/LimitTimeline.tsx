@@ -1,4 +1,4 @@
-import type { LimitLine } from "~/contract/history";
+import type { LimitLine } from "~/contract/fields";
 import { daysBetween } from "~/core/schedule/local-day";
 import { label, sayDate, t } from "~/messages/say";
 

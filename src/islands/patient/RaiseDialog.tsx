@@ -4,7 +4,7 @@ import { stopSignals, urgencies, type StopSignalDefinition } from "~/core/intake
 import { useWrite } from "~/islands/frame/use-write";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { label, t } from "~/messages/say";
-import type { Signalled } from "./RaiseSignal";
+import type { Signalled } from "./signalled";
 import WhomToCall from "./WhomToCall";
 
 const namesExercise: readonly string[] = ["item", "lane"];

@@ -3,14 +3,10 @@ import { TriangleAlert } from "lucide-react";
 import type { StairView } from "~/contract/episode";
 import { later } from "~/islands/frame/later";
 import { t } from "~/messages/say";
+import type { Signalled } from "./signalled";
 
 const loadDialog = () => import("./RaiseDialog");
 const RaiseDialog = later(loadDialog);
-
-/** What raising a signal needs to know: whom to call, and the exercises it may have been seen in. */
-export type Signalled = Pick<StairView, "episodeId" | "calls"> & {
-  readonly items: readonly { readonly itemId: string; readonly name: string }[];
-};
 
 interface Props {
   stair: Signalled;

@@ -1,7 +1,8 @@
 import type { StairView } from "~/contract/episode";
 import { island } from "~/islands/frame/island";
 import { t } from "~/messages/say";
-import RaiseSignal, { type Signalled } from "./RaiseSignal";
+import RaiseSignal from "./RaiseSignal";
+import type { Signalled } from "./signalled";
 import SignalBanner from "./SignalBanner";
 
 interface Props {

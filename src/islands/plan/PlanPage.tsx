@@ -2,7 +2,6 @@ import { useState } from "react";
 import type { Problem } from "~/contract/problem";
 import type { PlanView } from "~/contract/plan";
 import type { Lane } from "~/core/exercise/body";
-import ConditionChips from "~/islands/frame/ConditionChips";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayPlanTotal } from "~/messages/plan-totals";
 import { sayNumber, t } from "~/messages/say";
@@ -26,7 +25,7 @@ function PlanPage({ plan: loaded }: { plan: PlanView }) {
   // Minutes stand in the sum itself.
   const isTooLong = plan.totals.some(({ code }) => code === "minutes");
   const tooMuch = plan.totals.filter(({ code }) => code !== "minutes");
-  const { person, items, time, emptyLanes } = plan;
+  const { items, time, emptyLanes } = plan;
 
   const changed = (next: PlanView, said: string) => {
     setPlan(next);
@@ -37,17 +36,13 @@ function PlanPage({ plan: loaded }: { plan: PlanView }) {
   return (
     <div className="mx-auto max-w-7xl px-4 py-4">
       <div className="flex flex-wrap items-start gap-x-4 gap-y-2">
-        <div className="min-w-0">
-          <h1 className="text-2xl leading-tight font-bold">
-            {t("plan.of", { name: `${person.givenName} ${person.familyName}` })}
-          </h1>
-          <p className="text-base-content/80">
-            {t("plan.stage", { stage: plan.stageName })}
-            {plan.limits.length > 0 && ` · ${plan.limits.join("; ")}`}
+        <h2 className="sr-only">{t("plan.title")}</h2>
+        {plan.limits.length > 0 && (
+          <p className="text-base-content/80 min-w-0 sm:max-w-[55%]">
+            {t("frame.mindLimits", { limits: plan.limits.join("; ") })}
           </p>
-          <ConditionChips conditions={person.conditions} />
-        </div>
-        <p className="ml-auto text-right" data-testid="plan-sum">
+        )}
+        <p className="ml-auto text-right max-sm:ml-0 max-sm:text-left" data-testid="plan-sum">
           <strong className={`text-xl ${isTooLong ? "text-warning" : ""}`}>
             {t("plan.sum", { items: items.length, minutes: sayNumber(Math.round(time.minutes)) })}
             {plan.circumstances && ` ${t("plan.have", { minutes: plan.circumstances.minutesPerDay })}`}
@@ -66,9 +61,6 @@ function PlanPage({ plan: loaded }: { plan: PlanView }) {
             </span>
           ))}
         </p>
-        <a className="btn bg-base-100 border-base-300" href={`/episodes/${plan.episodeId}`}>
-          {t("plan.back")}
-        </a>
       </div>
       <p role="status" className="sr-only">
         {notice}

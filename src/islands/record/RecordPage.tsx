@@ -1,4 +1,4 @@
-import ConditionChips from "~/islands/frame/ConditionChips";
+import ConditionChips from "~/islands/patient/ConditionChips";
 import { FilePen, Printer } from "lucide-react";
 import { useState } from "react";
 import type { RecordEntry, RecordView } from "~/contract/record";
@@ -38,11 +38,13 @@ function RecordPage({ record }: { record: RecordView }) {
   return (
     <div className="mx-auto max-w-6xl px-4 py-4">
       <div className="flex flex-wrap items-center gap-3">
-        <h1 className="text-2xl font-bold">{t("record.title")}</h1>
-        <p className="text-base-content/80">
+        <h2 className="text-xl font-bold">{t("record.title")}</h2>
+        <p className="hidden print:block">
           {record.person.givenName} {record.person.familyName} · {record.person.activity}
         </p>
-        <ConditionChips conditions={record.person.conditions} />
+        <div className="hidden print:block">
+          <ConditionChips conditions={record.person.conditions} />
+        </div>
         <div className="ml-auto flex flex-wrap gap-2 print:hidden">
           <a className="btn" href={`/api/episodes/${record.episodeId}/case`} download>
             {t("stair.export")}

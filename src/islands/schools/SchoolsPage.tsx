@@ -3,7 +3,6 @@ import type { Problem } from "~/contract/problem";
 import type { StairView } from "~/contract/episode";
 import type { SchoolComparison } from "~/core/review/compare-schools";
 import { call } from "~/islands/frame/call";
-import ConditionChips from "~/islands/frame/ConditionChips";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayDate, t } from "~/messages/say";
 import SchoolsTable from "./SchoolsTable";
@@ -29,11 +28,7 @@ function SchoolsPage({ stair }: { stair: StairView }) {
   return (
     <div className="mx-auto max-w-6xl px-4 py-4">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <h1 className="text-2xl font-bold">{t("schools.title")}</h1>
-        <p className="text-base-content/80">
-          {stair.person.givenName} {stair.person.familyName}
-        </p>
-        <ConditionChips conditions={stair.person.conditions} />
+        <h2 className="text-xl font-bold">{t("schools.title")}</h2>
         <label className="ml-auto flex max-w-full flex-wrap items-center gap-2 text-sm font-medium">
           {t("schools.exercise")}
           <select

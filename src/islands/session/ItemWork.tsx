@@ -7,6 +7,7 @@ import { t } from "~/messages/say";
 import { expandedSets, type SessionDraft, type SessionItem } from "./session-draft";
 import HowItIsDone from "./HowItIsDone";
 import SetFields from "./SetFields";
+import WhereItIsFelt from "./WhereItIsFelt";
 import { workingSide } from "~/core/case/working-side";
 import { later } from "~/islands/frame/later";
 
@@ -36,11 +37,11 @@ export default function ItemWork({ stair, item, index }: Props) {
 
   return (
     <section
-      className="bg-base-100 border-base-300 rounded-box border p-3"
+      className="bg-base-100 border-base-300 rounded-box border px-3 py-2"
       data-testid={`session-${exercise.id}`}
       aria-label={item.name}
     >
-      <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-3 sm:grid-cols-[minmax(0,1fr)_auto]">
+      <div className="grid grid-cols-[minmax(0,1fr)_auto] items-start gap-x-3">
         <div>
           <h2 className="text-xl leading-tight font-semibold">
             {item.name}
@@ -60,7 +61,7 @@ export default function ItemWork({ stair, item, index }: Props) {
           heightM={stair.heightM}
           side={workingSide(item.prescription, stair.involvedSide)}
           label={t("figure.of", { exercise: exercise.name, variant: item.variantName })}
-          className="h-36 pr-11 sm:w-60"
+          className="h-24 w-28 sm:h-32 sm:w-60 sm:pr-11"
         />
       </div>
       {draft.differs && (
@@ -90,6 +91,7 @@ export default function ItemWork({ stair, item, index }: Props) {
           <span className="text-base-content/80">({t("session.matches", { side: t(`side.${other}`) })})</span>
         )}
       </label>
+      <WhereItIsFelt exercise={exercise} />
     </section>
   );
 }

@@ -55,10 +55,10 @@ export default function QuickLineInput({ items, current, involved, onTake }: Pro
     if (event.key === "Escape") setText("");
   };
   return (
-    <section className="bg-base-100 border-base-300 rounded-box border p-3" data-testid="quick-line">
-      <div className="flex flex-wrap items-end gap-2">
-        <label className="flex min-w-60 flex-1 flex-col gap-1 text-sm font-medium">
-          {t("quick.label")}
+    <section className="bg-base-100 border-base-300 rounded-box border p-2" data-testid="quick-line">
+      <div className="flex flex-wrap items-center gap-2">
+        <label className="flex min-w-60 flex-1 items-center gap-2 text-sm font-medium">
+          <span className="whitespace-nowrap">{t("quick.label")}</span>
           <input
             id="quick-line"
             className="input w-full font-mono text-lg"
@@ -77,9 +77,9 @@ export default function QuickLineInput({ items, current, involved, onTake }: Pro
           {t("quick.take")}
         </button>
       </div>
-      <div id="quick-reading" role="status" className="mt-1 min-h-6 text-sm">
+      <div id="quick-reading" role="status" className="text-sm [&>p]:mt-1">
         {text.trim() === "" ? (
-          <p className="text-base-content/75">{taken || t("quick.empty")}</p>
+          taken && <p className="text-base-content/75">{taken}</p>
         ) : (
           <Reading text={text} reading={reading} item={known[reading.item ?? -1]} />
         )}

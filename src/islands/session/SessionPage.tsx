@@ -4,10 +4,7 @@ import { FormProvider, useForm } from "react-hook-form";
 import type { CaseSession } from "~/core/case/case-file";
 import type { StairView, Written } from "~/contract/episode";
 import type { KeptSessionDraft } from "~/contract/daily";
-import ConditionChips from "~/islands/frame/ConditionChips";
 import ProblemNote from "~/islands/frame/ProblemNote";
-import RaiseSignal from "~/islands/stair/RaiseSignal";
-import SignalBanner from "~/islands/stair/SignalBanner";
 import { sayTime, t } from "~/messages/say";
 import { forgetDraft } from "./kept-draft";
 import ItemWork from "./ItemWork";
@@ -24,6 +21,7 @@ import SessionRail from "./SessionRail";
 import SessionStart from "./SessionStart";
 import { useSessionDraft } from "./use-session-draft";
 import { useSubmit } from "./use-submit";
+import { useSignalNews } from "~/islands/patient/use-signal-news";
 import { island } from "~/islands/frame/island";
 import { focusInstead, useShortcuts } from "~/islands/frame/use-shortcuts";
 
@@ -31,7 +29,7 @@ const loadSummary = () => import("./SessionSummary");
 const SessionSummary = later(loadSummary);
 const QuickLineInput = later(
   () => import("./QuickLineInput"),
-  () => <div className="bg-base-100 border-base-300 rounded-box min-h-[7.6rem] border" />,
+  () => <div className="bg-base-100 border-base-300 rounded-box min-h-[3.9rem] border" />,
 );
 const UnplannedSearch = later(() => import("./UnplannedSearch"));
 const Timers = later(
@@ -75,6 +73,7 @@ function SessionPage({ stair: loaded, kept, correcting }: Props) {
     void loadSummary();
   }, []);
 
+  useSignalNews(setStair);
   useShortcuts({ "/": (event) => focusInstead(event, document.getElementById("quick-line")) });
 
   if (recorded) {
@@ -92,19 +91,7 @@ function SessionPage({ stair: loaded, kept, correcting }: Props) {
         className="mx-auto flex max-w-7xl flex-col gap-3 px-4 py-3 pb-24"
         noValidate
       >
-        <div className="flex flex-wrap items-center gap-x-3">
-          <h1 className="text-2xl font-bold">{t("session.title")}</h1>
-          <p className="text-base-content/80">
-            {stair.person.givenName} {stair.person.familyName} ·{" "}
-            <strong>{t(`side.${stair.involvedSide}`)}</strong> ·{" "}
-            {t("stair.sinceOnset", { days: stair.daysSinceOnset })}
-          </p>
-          <ConditionChips conditions={stair.person.conditions} />
-          <div className="ml-auto">
-            <RaiseSignal stair={stair} onRaised={setStair} />
-          </div>
-        </div>
-        <SignalBanner stair={stair} onChange={setStair} />
+        <h2 className="sr-only">{t("session.title")}</h2>
         <ProblemNote
           problem={sending.problem}
           sayPath={sending.sayPath}
@@ -131,30 +118,34 @@ function SessionPage({ stair: loaded, kept, correcting }: Props) {
           </div>
         )}
         <SessionStart stair={stair} />
-        <div className="grid items-start gap-3 lg:grid-cols-[15rem_minmax(0,1fr)_13rem]">
-          <div className="min-w-0">
+        {/* In one hand the exercise comes before the line for keyboards and what stands outside the plan. */}
+        <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-3 lg:grid-cols-[15rem_minmax(0,1fr)_13rem]">
+          <div className="min-w-0 max-lg:contents">
             <SessionRail entries={entries} current={current} onChoose={go} />
-
-            <UnplannedSearch
-              onAdd={(exercise, variantId) => {
-                form.setValue("items", [...drafts, unplannedItem(exercise, variantId, stair.involvedSide)]);
-                setCurrent(entries.length);
-              }}
-            />
+            <div className="max-lg:order-4">
+              <UnplannedSearch
+                onAdd={(exercise, variantId) => {
+                  form.setValue("items", [...drafts, unplannedItem(exercise, variantId, stair.involvedSide)]);
+                  setCurrent(entries.length);
+                }}
+              />
+            </div>
           </div>
-          <div className="flex min-w-0 flex-col gap-3">
-            <QuickLineInput
-              items={entries.map(({ item }) => item)}
-              current={entries.findIndex((entry) => entry === chosen)}
-              involved={stair.involvedSide}
-              onTake={(n, sets) => {
-                const entry = entries[n];
-                if (!entry) return;
-                form.setValue(`items.${entry.index}`, withRecords(entry.draft, sets));
-                const next = entries.findIndex(({ draft }, i) => i !== n && itemState(draft) === "open");
-                go(next < 0 ? n : next);
-              }}
-            />
+          <div className="flex min-w-0 flex-col gap-3 max-lg:contents">
+            <div className="max-lg:order-3">
+              <QuickLineInput
+                items={entries.map(({ item }) => item)}
+                current={entries.findIndex((entry) => entry === chosen)}
+                involved={stair.involvedSide}
+                onTake={(n, sets) => {
+                  const entry = entries[n];
+                  if (!entry) return;
+                  form.setValue(`items.${entry.index}`, withRecords(entry.draft, sets));
+                  const next = entries.findIndex(({ draft }, i) => i !== n && itemState(draft) === "open");
+                  go(next < 0 ? n : next);
+                }}
+              />
+            </div>
             {chosen && (
               <ItemWork key={chosen.draft.itemId} stair={stair} item={chosen.item} index={chosen.index} />
             )}
@@ -163,9 +154,6 @@ function SessionPage({ stair: loaded, kept, correcting }: Props) {
         </div>
         <div className="bg-base-100 border-base-300 fixed inset-x-0 bottom-0 z-10 border-t">
           <div className="mx-auto flex max-w-7xl items-center gap-2 px-4 py-2">
-            <a className="btn btn-ghost" href={`/episodes/${stair.episodeId}`}>
-              {t("frame.back")}
-            </a>
             <span className="text-base-content/75 hidden text-sm sm:inline" data-testid="kept">
               {keeping.savedAt && t("session.kept", { time: sayTime(keeping.savedAt, stair.zone) })}
             </span>

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import type { StairView } from "~/contract/episode";
-import SignalBanner from "~/islands/stair/SignalBanner";
+import { useSignalNews } from "~/islands/patient/use-signal-news";
 import ItemList from "~/islands/stair/ItemList";
 import { byUrgency } from "~/islands/stair/by-urgency";
 import { t } from "~/messages/say";
@@ -15,16 +15,16 @@ interface Props {
 export default function SessionSummary({ recorded, notDone }: Props) {
   const [stair, setStair] = useState(recorded);
   const [item, setItem] = useState<string | null>(byUrgency(recorded.items)[0]?.itemId ?? null);
+  useSignalNews(setStair);
   return (
     <div className="mx-auto flex max-w-3xl flex-col gap-3 px-4 py-4" data-testid="session-summary">
       <div className="flex flex-wrap items-center gap-3">
-        <h1 className="text-2xl font-bold">{t("session.recorded")}</h1>
+        <h2 className="text-xl font-bold">{t("session.recorded")}</h2>
         <a className="btn btn-primary ml-auto" href={`/episodes/${stair.episodeId}`}>
           {t("session.toStair")}
         </a>
       </div>
       {notDone.length > 0 && <p>{t("session.notDone", { names: notDone.join(", ") })}</p>}
-      <SignalBanner stair={stair} onChange={setStair} />
       <ItemList
         stair={stair}
         signable

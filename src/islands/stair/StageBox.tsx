@@ -1,5 +1,5 @@
 import type { StairView } from "~/contract/episode";
-import LimitTimeline from "~/islands/frame/LimitTimeline";
+import LimitTimeline from "~/islands/patient/LimitTimeline";
 import { sayDate, t } from "~/messages/say";
 
 /** What the chosen stage is for, and what the patient should be told. */

@@ -1,16 +1,13 @@
-import { CalendarClock, ClipboardList, Dumbbell, ListChecks, NotebookPen, Ruler } from "lucide-react";
 import { useState } from "react";
 import { later } from "~/islands/frame/later";
 import type { Problem } from "~/contract/problem";
 import type { StairView } from "~/contract/episode";
 import type { PainSchoolCode } from "~/core/response/pain-school";
 import { call } from "~/islands/frame/call";
-import ConditionChips from "~/islands/frame/ConditionChips";
+import { useSignalNews } from "~/islands/patient/use-signal-news";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayDate, t } from "~/messages/say";
 import LaneList from "./LaneList";
-import RaiseSignal from "./RaiseSignal";
-import SignalBanner from "./SignalBanner";
 import GatePanel from "./GatePanel";
 import ItemList from "./ItemList";
 import PlanNotes from "./PlanNotes";
@@ -19,24 +16,9 @@ import StageBox from "./StageBox";
 import StairDrawing from "./StairDrawing";
 import { byUrgency } from "./by-urgency";
 import { island } from "~/islands/frame/island";
-import { useShortcuts, type Shortcuts } from "~/islands/frame/use-shortcuts";
+import { useShortcuts } from "~/islands/frame/use-shortcuts";
 
 const ReportForm = later(() => import("./ReportForm"));
-
-function saySurgery({ daysSince, procedures, graft }: NonNullable<StairView["surgery"]>): string {
-  const done = [...procedures, ...(graft ? [t("history.graftOf", { graft })] : [])].join(", ");
-  const weeks = Math.floor(daysSince / 7);
-  return t("stair.sinceSurgery", { days: daysSince, weeks, done: done ? ` (${done})` : "" });
-}
-
-const pageKeys: Readonly<Record<string, string>> = {
-  s: "session",
-  r: "record",
-  p: "plan",
-  m: "measures",
-  g: "gate",
-  h: "history",
-};
 
 /** Where a patient stands, what holds them back, and what to sign next. */
 function StairPage({ stair: loaded }: { stair: StairView }) {
@@ -47,7 +29,6 @@ function StairPage({ stair: loaded }: { stair: StairView }) {
   const [item, setItem] = useState<string | null>(byUrgency(loaded.items)[0]?.itemId ?? null);
   const [stage, setStage] = useState(loaded.stage);
   const shown = preview ?? stair;
-  const here = `/episodes/${stair.episodeId}`;
 
   const accept = (next: StairView, said: string) => {
     setStair(next);
@@ -62,59 +43,11 @@ function StairPage({ stair: loaded }: { stair: StairView }) {
     else setProblem(answer.problem);
   };
 
-  const pages = Object.entries(pageKeys).map(([key, page]) => [
-    key,
-    () => location.assign(`${here}/${page}`),
-  ]);
-  useShortcuts({ ...(Object.fromEntries(pages) as Shortcuts), Escape: () => setPreview(null) });
+  useShortcuts({ Escape: () => setPreview(null) });
+  useSignalNews((next) => accept(next, t("signals.open")));
 
   return (
     <div className="mx-auto max-w-7xl px-4 py-4">
-      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <div className="min-w-0">
-          <h1 className="text-2xl leading-tight font-bold">
-            {stair.person.givenName} {stair.person.familyName}
-          </h1>
-          <ConditionChips conditions={stair.person.conditions} />
-        </div>
-        <div className="grid w-full grid-cols-2 gap-2 sm:ml-auto sm:flex sm:w-auto sm:flex-wrap">
-          <RaiseSignal stair={stair} onRaised={(next) => accept(next, t("signals.open"))} />
-          <a className="btn bg-base-100 border-base-300" href={`${here}/measures`}>
-            <Ruler className="size-5" aria-hidden />
-            {t("stair.measures")}
-          </a>
-          <a className="btn bg-base-100 border-base-300" href={`${here}/history`}>
-            <CalendarClock className="size-5" aria-hidden />
-            {t("stair.history")}
-          </a>
-          <a className="btn bg-base-100 border-base-300" href={`${here}/plan`}>
-            <ListChecks className="size-5" aria-hidden />
-            {t("stair.plan")}
-          </a>
-          {stair.lifts && (
-            <a className="btn bg-base-100 border-base-300" href={`${here}/lifts`}>
-              <Dumbbell className="size-5" aria-hidden />
-              {t("stair.lifts")}
-            </a>
-          )}
-          <a className="btn bg-base-100 border-base-300" href={`${here}/record`}>
-            <ClipboardList className="size-5" aria-hidden />
-            {t("stair.record")}
-          </a>
-          <a className="btn btn-primary max-sm:order-first max-sm:col-span-2" href={`${here}/session`}>
-            <NotebookPen className="size-5" aria-hidden />
-            {t("stair.session")}
-          </a>
-        </div>
-      </div>
-      <p className="text-base-content/80">
-        {t("stair.years", { age: stair.age })} · {stair.person.activity} · {stair.diagnosis},{" "}
-        <strong>{t(`side.${stair.involvedSide}`)}</strong> ·{" "}
-        {t("stair.sinceOnset", { days: stair.daysSinceOnset })}
-        {stair.surgery && ` · ${saySurgery(stair.surgery)}`}
-        {stair.plannedOn && ` · ${t("stair.planned", { date: sayDate(stair.plannedOn) })}`}
-        {stair.elsewhere.length > 0 && ` · ${t("stair.elsewhere", { problems: stair.elsewhere.join("; ") })}`}
-      </p>
       {stair.target && (
         <p
           className={
@@ -148,10 +81,6 @@ function StairPage({ stair: loaded }: { stair: StairView }) {
         </div>
       )}
       {problem && <ProblemNote problem={problem} />}
-      <div className="mt-3 empty:hidden">
-        <SignalBanner stair={stair} onChange={(next) => accept(next, "")} />
-      </div>
-
       <div className="mt-3 grid items-start gap-3 lg:grid-cols-[1.35fr_1fr] lg:grid-rows-[auto_1fr]">
         <div className="bg-base-100 border-base-300 rounded-box min-w-0 border p-3">
           <StairDrawing

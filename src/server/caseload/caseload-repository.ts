@@ -31,6 +31,7 @@ export async function readEntries(
 ): Promise<CaseloadEntry[]> {
   const [rows] = await db.execute<RowDataPacket[]>(
     `SELECT e.id, e.diagnosis_text, e.involved_side, p.given_name, p.family_name, p.activity,
+            YEAR(p.born_on) AS birth_year,
             IF(${isStale}, NULL, c.body) AS body
        FROM episodes e
        JOIN people p ON p.clinic_id = e.clinic_id AND p.id = e.person_id
@@ -42,6 +43,7 @@ export async function readEntries(
     identity: {
       episodeId: String(row["id"]),
       person: { givenName: row["given_name"], familyName: row["family_name"], activity: row["activity"] },
+      birthYear: Number(row["birth_year"]),
       diagnosis: row["diagnosis_text"],
       involvedSide: row["involved_side"],
     },

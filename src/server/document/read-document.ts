@@ -24,11 +24,9 @@ export async function proposeDocument(staff: StaffContext, id: string, kind: str
   const write = Object.hasOwn(writers, kind) ? writers[kind as Kind] : null;
   if (!write) throw notFound();
   await noteRead(staff, id, `propose-${kind}`);
-  const { givenName, familyName } = loaded.head.person;
   return {
     episodeId: id,
     kind: kind as Kind,
-    name: `${givenName} ${familyName}`,
     text: await write(staff, loaded),
     maySign: stairView(staff, loaded).maySign,
   };

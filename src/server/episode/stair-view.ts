@@ -1,5 +1,3 @@
-import { proceduresOf } from "~/catalogue/procedures/all";
-import { standingEvents } from "~/core/event/standing-events";
 import { painArcsOf } from "~/core/case/pain-arcs";
 import { measuredHeight } from "~/core/case/measured-body";
 import type { StairItem, StairView } from "~/contract/episode";
@@ -11,7 +9,6 @@ import { stageOf } from "~/core/pathway/pathway";
 import { alternatives } from "~/core/progression/alternatives";
 import { variantOf } from "~/core/exercise/exercise";
 import { laneProgress } from "~/core/progression/lane-progress";
-import type { Restriction } from "~/core/limit/restriction";
 import type { PainSchoolCode } from "~/core/response/pain-school";
 import { ageYears } from "~/core/schedule/age-years";
 import { daysBetween, localDay } from "~/core/schedule/local-day";
@@ -20,8 +17,10 @@ import { patientName } from "~/server/case/patient-name";
 import type { StaffContext } from "~/server/staff-context";
 import type { LoadedCase } from "~/server/case/make-case";
 import { soreFrom } from "~/core/response/sore-from";
-import { itemNames } from "~/messages/item-names";
+import { limitsTold } from "./limits-told";
+import { namesInPlan } from "./names-in-plan";
 import { openSignals } from "./open-signals";
+import { surgeryOf } from "./surgery-of";
 
 /** Builds what the stair of a patient shows, judged by the school in force or by one that is only previewed. */
 export function stairView(staff: StaffContext, loaded: LoadedCase, preview?: PainSchoolCode): StairView {
@@ -32,12 +31,7 @@ export function stairView(staff: StaffContext, loaded: LoadedCase, preview?: Pai
   const today = localDay(file.asOf, file.zone);
   const { bornOn, activity } = head.person;
   const limits = limitsOf(file, stage);
-  const names = itemNames(
-    review.items.flatMap((item) => {
-      const exercise = file.exercises.find(({ id }) => id === item.exerciseId);
-      return exercise ? [{ ...item, exercise }] : [];
-    }),
-  );
+  const names = namesInPlan(file, review.items);
   const days = reportDays(file, loaded.days());
   return {
     episodeId: head.id,
@@ -58,7 +52,6 @@ export function stairView(staff: StaffContext, loaded: LoadedCase, preview?: Pai
     surgery: surgeryOf(loaded, today),
     plannedOn: head.surgeryOn !== null && head.surgeryOn > today ? head.surgeryOn : null,
     elsewhere: loaded.parts.elsewhere.flatMap(({ problems }) => problems),
-    lifts: file.pathway.region === "back" || (file.lifts ?? []).length > 0,
     school: review.school,
     schoolInForce: schoolInForce(file),
     schoolReason: file.schools.at(-1)?.reason ?? "",
@@ -82,9 +75,7 @@ export function stairView(staff: StaffContext, loaded: LoadedCase, preview?: Pai
         book: loaded.book(),
       }),
     ),
-    restrictions: limits
-      .filter((limit) => told(limit, today) && !saidWithEnd(limit, limits, today))
-      .map(({ says, from, until, origin }) => ({ says, from: from ?? null, until: until ?? null, origin })),
+    restrictions: limitsTold(limits, today),
     openDay: days.open,
     reportDay: days.canReport,
     lastSessionOn: days.last,
@@ -95,34 +86,6 @@ export function stairView(staff: StaffContext, loaded: LoadedCase, preview?: Pai
     calls: staff.calls,
     maySign: signingRoles.includes(staff.role),
   };
-}
-
-/** The latest operation: what was done and how long ago. */
-function surgeryOf({ file }: LoadedCase, today: string): StairView["surgery"] {
-  const { surgeryOn, graft } = file.episode;
-  if (surgeryOn === undefined) return null;
-  const last = standingEvents(file.events ?? [], file.asOf)
-    .filter(({ kind }) => kind === "operation")
-    .at(-1);
-  const done = proceduresOf(last?.procedures ?? []).map(({ name }) => name);
-  return { on: surgeryOn, daysSince: daysBetween(surgeryOn, today), procedures: done, graft: graft ?? null };
-}
-
-const untold = new Set(["kit", "phases", "variants"]);
-
-/** Limits worth a line: those of the body, that have not ended. What kit is at hand and what a stage holds is said elsewhere. */
-export function told({ kind, until }: Restriction, today: string): boolean {
-  return !untold.has(kind) && (until === undefined || today <= until);
-}
-
-/** A stage's words may repeat a dated limit; the one that says until when is enough. */
-export function saidWithEnd(
-  { says, until }: Restriction,
-  all: readonly Restriction[],
-  today: string,
-): boolean {
-  if (until !== undefined) return false;
-  return all.some((other) => other.says === says && other.until !== undefined && told(other, today));
 }
 
 function stairItem(

@@ -10,7 +10,7 @@ import { stageOf } from "~/core/pathway/pathway";
 import { localDay } from "~/core/schedule/local-day";
 import { loadEpisode, noteRead } from "~/server/case/load-episode";
 import type { LoadedCase } from "~/server/case/make-case";
-import { saidWithEnd, told } from "~/server/episode/stair-view";
+import { limitsTold } from "~/server/episode/limits-told";
 import { patientName } from "~/server/case/patient-name";
 import type { StaffContext } from "~/server/staff-context";
 
@@ -27,10 +27,6 @@ export function historyView(staff: StaffContext, loaded: LoadedCase): HistoryVie
   const stage = stageOf(file.pathway, loaded.review().stage);
   const standing = new Set(standingEvents(file.events ?? [], file.asOf).map(({ id }) => id));
   const nameOf = (code: string) => procedures.find((procedure) => procedure.code === code)?.name ?? code;
-  const limits = limitsOf(file, stage).filter(
-    (limit, _n, all) => told(limit, today) && !saidWithEnd(limit, all, today),
-  );
-  const seen = new Set<string>();
   return {
     episodeId: head.id,
     version: head.version,
@@ -55,12 +51,7 @@ export function historyView(staff: StaffContext, loaded: LoadedCase): HistoryVie
         at,
       }))
       .sort((a, b) => b.on.localeCompare(a.on)),
-    limits: limits.flatMap(({ says, origin, from, until }) => {
-      const key = `${says} ${from} ${until}`;
-      if (seen.has(key)) return [];
-      seen.add(key);
-      return [{ says, origin, from: from ?? null, until: until ?? null }];
-    }),
+    limits: limitsTold(limitsOf(file, stage), today),
     conditions: conditionsAt(file.conditions ?? [], file.asOf).map(
       ({ code, short, says, at, limits: own }) => ({
         code,

@@ -29,7 +29,7 @@ import { patientName } from "~/server/case/patient-name";
 import type { StaffContext } from "~/server/staff-context";
 import type { LoadedCase } from "~/server/case/make-case";
 import { loadEpisode, noteRead } from "~/server/case/load-episode";
-import { told } from "~/server/episode/stair-view";
+import { told } from "~/server/episode/limits-told";
 
 /** The plan of a patient: items with dose, minutes, and the next harder and easier setting of each. */
 export async function readPlan(staff: StaffContext, episodeId: string): Promise<PlanView> {

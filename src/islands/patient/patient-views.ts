@@ -1,0 +1,36 @@
+import {
+  BookOpen,
+  CalendarClock,
+  ClipboardList,
+  DoorOpen,
+  Dumbbell,
+  ListChecks,
+  NotebookPen,
+  Ruler,
+  Waypoints,
+  type LucideIcon,
+} from "lucide-react";
+import type { MessageKey } from "~/messages/en";
+
+/** A view of a patient: its path under the episode, its key, what it is called. */
+export interface PatientViewLink {
+  readonly path: string;
+  readonly key: string;
+  readonly says: MessageKey;
+  readonly Icon: LucideIcon;
+}
+
+/** Every view of a patient, in the order in which they stand at its head. */
+export const patientViews = [
+  { path: "", key: "t", says: "stair.title", Icon: Waypoints },
+  { path: "session", key: "s", says: "frame.session", Icon: NotebookPen },
+  { path: "measures", key: "m", says: "stair.measures", Icon: Ruler },
+  { path: "gate", key: "g", says: "gate.pageTitle", Icon: DoorOpen },
+  { path: "plan", key: "p", says: "stair.plan", Icon: ListChecks },
+  { path: "lifts", key: "f", says: "stair.lifts", Icon: Dumbbell },
+  { path: "history", key: "h", says: "frame.history", Icon: CalendarClock },
+  { path: "record", key: "r", says: "stair.record", Icon: ClipboardList },
+  { path: "library", key: "b", says: "library.title", Icon: BookOpen },
+] as const satisfies readonly PatientViewLink[];
+
+export type PatientViewPath = (typeof patientViews)[number]["path"];

@@ -1,0 +1,152 @@
+import { beforeAll, describe, expect, it } from "vitest";
+import { awake, openStair, visit } from "~tests/harness/browser";
+import { atBrowser } from "~tests/harness/at-browser";
+
+const at = atBrowser();
+
+/** The stair of a person whose history has an operation, and of one who has none. */
+const stairs: Record<string, string> = {};
+beforeAll(async () => {
+  for (const name of ["Marchbanks", "Stanhope"]) {
+    await openStair(at.page, name);
+    stairs[name] = at.page.url();
+  }
+});
+
+const paths = ["", "/session", "/measures", "/gate", "/plan", "/history", "/record", "/library"];
+const links = () => at.page.getByRole("navigation", { name: "Views of this patient" }).getByRole("link");
+
+describe("the head of every view of a patient", () => {
+  it.each(paths)("%s: who, which side, how far on, the same way to every other view", async (path) => {
+    await visit(at.page, `${stairs["Marchbanks"]}${path}`);
+    const names = await at.page.getByRole("heading", { level: 1 }).allInnerTexts();
+    expect(names).toHaveLength(1);
+    expect(names[0]).toContain("Marchbanks");
+    const facts = await at.page.getByTestId("patient-facts").innerText();
+    expect(facts).toMatch(
+      /right · \d+ weeks since injury · \d+ weeks since the operation \(.*graft: hamstring\)/,
+    );
+    expect(facts).toMatch(/stage \d of \d: .* · born 1999 \(\d+\)/);
+    const ways = await links().evaluateAll((all) =>
+      all.map((a) => new URL((a as HTMLAnchorElement).href).pathname),
+    );
+    expect(ways.map((way) => way.replace(/^.*episodes\/[^/]+/, ""))).toEqual(paths);
+    expect(await links().and(at.page.locator("[aria-current=page]")).count()).toBe(1);
+    expect(
+      new URL((await links().and(at.page.locator("[aria-current=page]")).getAttribute("href")) ?? "", at.url)
+        .pathname,
+    ).toBe(new URL(at.page.url()).pathname);
+    await at.page.getByRole("button", { name: "Something is wrong" }).waitFor();
+  });
+
+  it("every view by its key, from any other", async () => {
+    await visit(at.page, stairs["Stanhope"] ?? "");
+    for (const [key, path] of [
+      ["m", "/measures"],
+      ["g", "/gate"],
+      ["p", "/plan"],
+      ["h", "/history"],
+      ["r", "/record"],
+      ["b", "/library"],
+      ["s", "/session"],
+      ["t", ""],
+    ] as const) {
+      await at.page.keyboard.press(key);
+      await at.page.waitForURL(`${stairs["Stanhope"]}${path}`);
+      await awake(at.page);
+    }
+  });
+
+  it("limits in force are read on a tap", async () => {
+    await at.page.getByText(/^\d limits?$/).click();
+    expect(await at.page.getByTestId("limit-timeline").first().innerText()).toContain(
+      "no jumping or running in this stage",
+    );
+  });
+
+  it("what is raised at the plan stands there at once, and on every other view; a letter does not leave the dialog", async () => {
+    await visit(at.page, `${stairs["Stanhope"]}/plan`);
+    await at.page.getByRole("button", { name: "Something is wrong" }).click();
+    const dialog = at.page.getByTestId("raise-signal");
+    await dialog.getByRole("button", { name: /Calf hot/ }).click();
+    await at.page.keyboard.press("m");
+    expect(at.page.url()).toContain("/plan");
+    await dialog.getByRole("button", { name: "Raise: suspends the whole plan" }).click();
+    await at.page.getByTestId("signals").waitFor();
+    await visit(at.page, `${stairs["Stanhope"]}/measures`);
+    expect(await at.page.getByTestId("signals").innerText()).toContain("To a doctor today. Calf hot");
+  });
+
+  it("it is cleared from where one is, and the stair follows", async () => {
+    await visit(at.page, stairs["Stanhope"] ?? "");
+    const outcomes = () => at.page.getByTestId("items").getByTestId("outcome").allInnerTexts();
+    expect(new Set(await outcomes())).toEqual(new Set(["Stop"]));
+    const signals = at.page.getByTestId("signals");
+    await signals.getByText("Clear in writing").click();
+    await signals.getByRole("textbox").fill("Seen by a doctor: a bruise, the vein is open");
+    await signals.getByRole("button", { name: "Sign the clearance" }).click();
+    await signals.waitFor({ state: "detached" });
+    await expect.poll(outcomes).not.toContain("Stop");
+  });
+
+  it("an operation that is signed stands in it without the page being loaded again", async () => {
+    await visit(at.page, `${stairs["Stanhope"]}/history`);
+    await at.page.getByRole("button", { name: "Add an event" }).click();
+    await at.page.getByLabel("On", { exact: true }).fill("2026-03-08");
+    await at.page.getByLabel("Meniscus repair", { exact: true }).check();
+    await at.page
+      .getByRole("textbox", { name: /From which letter/ })
+      .fill("Letter of the surgeon of 9 March");
+    await at.page.getByRole("button", { name: "Sign the event" }).click();
+    await at.page
+      .getByTestId("patient-facts")
+      .getByText("day 2 since the operation (Meniscus repair)")
+      .waitFor();
+  });
+});
+
+describe("find", () => {
+  it("a person by name, from anywhere, with the keyboard", async () => {
+    await visit(at.page, `${stairs["Stanhope"]}/plan`);
+    await at.page.keyboard.press("Control+k");
+    const palette = at.page.getByTestId("palette");
+    await palette.getByRole("combobox").waitFor();
+    await at.page.keyboard.type("quenn");
+    await palette.getByRole("option", { name: /Bertil Quenneville born 1960/, selected: true }).waitFor();
+    await at.page.keyboard.press("Enter");
+    await at.page.getByRole("heading", { level: 1, name: "Bertil Quenneville" }).waitFor();
+  });
+
+  it("an exercise, a view of this patient, an act; nothing is said to be nothing", async () => {
+    const palette = at.page.getByTestId("palette");
+    await awake(at.page);
+    await at.page.getByRole("button", { name: "Find" }).click();
+    await palette.getByRole("option", { name: "Measures" }).waitFor();
+    await at.page.keyboard.type("nordic");
+    await palette
+      .getByRole("option", { name: /lean|lower|curl/i })
+      .first()
+      .waitFor();
+    await palette.getByRole("combobox").fill("zzqq");
+    await palette.getByText("Nothing by these words.").waitFor();
+    await palette.getByRole("combobox").fill("gate");
+    await palette.getByRole("option", { name: "Gate", selected: true }).waitFor();
+    await at.page.keyboard.press("Enter");
+    await at.page.waitForURL("**/gate");
+  });
+
+  it("on the caseload, by name and by year of birth", async () => {
+    await visit(at.page, "/");
+    const names = () => at.page.getByTestId("caseload").getByRole("link").count();
+    expect(await names()).toBeGreaterThan(20);
+    await at.page.keyboard.press("/");
+    await at.page.keyboard.type("1992");
+    await expect.poll(names).toBe(2);
+    await at.page.getByLabel("Name or year of birth").fill("nobody at all");
+    await at.page.getByText(/Nobody by this name among the active patients/).waitFor();
+    await at.page.getByLabel("Name or year of birth").fill("");
+    const rows = at.page.getByTestId("caseload").getByRole("link");
+    const ninth = await rows.nth(8).boundingBox();
+    expect((ninth?.y ?? 999) + (ninth?.height ?? 999)).toBeLessThanOrEqual(800);
+  });
+});

@@ -46,3 +46,5 @@ GRANT SELECT, INSERT ON red_flag_ticks TO {{app}};
 GRANT SELECT, INSERT ON arrangements TO {{app}};
 GRANT SELECT, INSERT ON lifts TO {{app}};
 GRANT SELECT, INSERT ON small_doses TO {{app}};
+GRANT SELECT, INSERT ON episode_turns TO {{app}};
+GRANT SELECT, INSERT ON identity_changes TO {{app}};

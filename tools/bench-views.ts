@@ -26,6 +26,21 @@ const views = [
   "SignIn",
 ];
 
+/** Views under the head of a patient, which comes with them. */
+const ofPatients = [
+  "StairPage",
+  "SessionPage",
+  "PlanPage",
+  "MeasuresPage",
+  "LiftsPage",
+  "HistoryPage",
+  "GatePage",
+  "LibraryPage",
+  "RecordPage",
+  "SchoolsPage",
+  "DocumentPage",
+];
+
 /** Prints what each view loads before it answers, and what it brings later (figures, dialogs), against the bound. */
 export function printViewSizes(dist: string): void {
   const folder = path.join(dist, "client/_astro");
@@ -49,7 +64,9 @@ export function printViewSizes(dist: string): void {
   const styles = names.filter((name) => name.endsWith(".css"));
   console.log(`\nviews, scripts and styles, gzip (bound ${mostKb} kB before it answers)`);
   for (const view of views) {
-    const roots = [...named(view), ...named("client"), ...(view === "SignIn" ? [] : named("TopBar"))];
+    const head = ofPatients.includes(view) ? named("PatientFrame") : [];
+    const bar = view === "SignIn" ? [] : named("TopBar");
+    const roots = [...named(view), ...named("client"), ...bar, ...head];
     const first = reached(roots, /(?:from|import)\s*"\.\/([^"]+\.js)"/g);
     const all = reached(roots, /"\.\/([^"]+\.js)"/g);
     const before = kb([...first, ...styles]);

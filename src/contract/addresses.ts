@@ -39,6 +39,10 @@ export const addresses = {
   composeList: "POST /api/episodes/{id}/composition",
   setCircumstances: "POST /api/episodes/{id}/circumstances",
 
+  readPerson: "GET /api/episodes/{id}/person",
+  changeIdentity: "POST /api/episodes/{id}/identity",
+  turnEpisode: "POST /api/episodes/{id}/turns",
+
   readHistory: "GET /api/episodes/{id}/history",
   recordEvent: "POST /api/episodes/{id}/events",
   setCondition: "POST /api/episodes/{id}/conditions",

@@ -1,9 +1,11 @@
 import { Type, type Static } from "@sinclair/typebox";
+import { episodeStates } from "~/core/episode/episode-turn";
 import { InvolvedSide } from "~/core/measure/side-value";
+import { oneOf } from "~/core/schema/one-of";
 import { Calls } from "./clinic";
 import { endpoint } from "./endpoint";
 import { OpenSignal, Surgery } from "./episode";
-import { closed, date, LimitLine, PersonName, uuid } from "./fields";
+import { closed, date, instant, LimitLine, orNull, PersonName, uuid } from "./fields";
 
 /** What stands at the head of every view of a patient: who it is, how far on, what holds, what is wrong. */
 export const PatientFrame = Type.Object(
@@ -32,6 +34,9 @@ export const PatientFrame = Type.Object(
     items: Type.Array(Type.Object({ itemId: uuid, name: Type.String() }, closed)),
     /** The person lifts in training of their own: it is a back, or lifts are known. */
     lifts: Type.Boolean(),
+    state: oneOf(episodeStates),
+    /** Why it rests or ended, and since when; null for one that goes on. */
+    resting: orNull(Type.Object({ at: instant, reason: Type.String() }, closed)),
     maySign: Type.Boolean(),
   },
   closed,

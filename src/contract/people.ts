@@ -1,8 +1,11 @@
 import { Type, type Static } from "@sinclair/typebox";
+import { episodeStates, episodeTurns } from "~/core/episode/episode-turn";
 import { InvolvedSide } from "~/core/measure/side-value";
 import { oneOf } from "~/core/schema/one-of";
 import { endpoint, smallLimit } from "./endpoint";
-import { closed, ListedPerson, uuid } from "./fields";
+import { closed, date, instant, ListedPerson, orNull, reason, uuid, written } from "./fields";
+import { PatientFrame } from "./frame";
+import { signingRoles } from "./roles";
 
 /** An episode of somebody who was looked for. */
 export const FoundPerson = Type.Object(
@@ -12,7 +15,7 @@ export const FoundPerson = Type.Object(
     birthYear: Type.Integer(),
     diagnosis: Type.String(),
     involvedSide: InvolvedSide,
-    state: oneOf(["active", "closed"]),
+    state: oneOf(episodeStates),
   },
   closed,
 );
@@ -26,4 +29,121 @@ export const findPeople = endpoint({
   body: Type.Object({ text: Type.String({ minLength: 1, maxLength: 80, pattern: "\\S" }) }, closed),
   limit: smallLimit,
   answer: Type.Object({ people: Type.Array(FoundPerson) }, closed),
+});
+
+const words = (most: number) => Type.String({ minLength: 1, maxLength: most, pattern: "\\S" });
+
+/** Who somebody is. */
+export const Identity = Type.Object(
+  {
+    givenName: words(80),
+    familyName: words(80),
+    bornOn: date,
+    activity: words(120),
+    /** Which group of a norm's table to compare with; null where nobody said. */
+    normGroup: orNull(oneOf(["male", "female"])),
+    /** How to reach them: a number, an address; null where nobody said. */
+    contact: orNull(words(200)),
+  },
+  closed,
+);
+export type Identity = Static<typeof Identity>;
+
+/** A person, and how their episodes stand. */
+export const PersonView = Type.Object(
+  {
+    episodeId: uuid,
+    zone: Type.String(),
+    identity: Identity,
+    state: oneOf(episodeStates),
+    /** The life of this episode, latest first. */
+    turns: Type.Array(
+      Type.Object(
+        {
+          id: uuid,
+          at: instant,
+          by: Type.String(),
+          kind: oneOf(episodeTurns),
+          reason: Type.String(),
+          summary: orNull(Type.String()),
+        },
+        closed,
+      ),
+    ),
+    /** What was put right of who they are, latest first. */
+    changes: Type.Array(
+      Type.Object(
+        {
+          id: uuid,
+          at: instant,
+          by: Type.String(),
+          before: Identity,
+          after: Identity,
+          reason: Type.String(),
+        },
+        closed,
+      ),
+    ),
+    /** Every episode of the person, this one among them, latest first. */
+    episodes: Type.Array(
+      Type.Object(
+        {
+          episodeId: uuid,
+          diagnosis: Type.String(),
+          involvedSide: InvolvedSide,
+          startedAt: instant,
+          state: oneOf(episodeStates),
+        },
+        closed,
+      ),
+    ),
+    maySign: Type.Boolean(),
+  },
+  closed,
+);
+export type PersonView = Static<typeof PersonView>;
+
+export const PersonWritten = Type.Object({ ...written, frame: PatientFrame }, closed);
+export type PersonWritten = Static<typeof PersonWritten>;
+
+export const IdentityBody = Type.Object({ id: uuid, identity: Identity, reason }, closed);
+export type IdentityBody = Static<typeof IdentityBody>;
+
+export const TurnBody = Type.Object(
+  {
+    id: uuid,
+    kind: oneOf(episodeTurns),
+    reason,
+    /** What was reached, in words, on a discharge. */
+    summary: Type.Optional(Type.String({ minLength: 1, maxLength: 4_000, pattern: "\\S" })),
+  },
+  closed,
+);
+export type TurnBody = Static<typeof TurnBody>;
+
+export const readPerson = endpoint({
+  name: "readPerson",
+  says: "Who a patient is, and how their episodes stand",
+  roles: "signed-in",
+  answer: PersonView,
+});
+
+export const changeIdentity = endpoint({
+  name: "changeIdentity",
+  says: "Put right who a patient is; what it was stays",
+  roles: signingRoles,
+  body: IdentityBody,
+  limit: smallLimit,
+  answer: PersonWritten,
+  status: 201,
+});
+
+export const turnEpisode = endpoint({
+  name: "turnEpisode",
+  says: "Discharge, pause, resume or reopen an episode, with the reason",
+  roles: signingRoles,
+  body: TurnBody,
+  limit: smallLimit,
+  answer: PersonWritten,
+  status: 201,
 });

@@ -1,6 +1,7 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { CaseDecision, CaseSession } from "~/core/case/case-file";
 import { Dose } from "~/core/dose/dose";
+import { episodeTurns } from "~/core/episode/episode-turn";
 import { eventKinds } from "~/core/event/event";
 import { InvolvedSide } from "~/core/measure/side-value";
 import { Exercise } from "~/core/exercise/exercise";
@@ -65,6 +66,17 @@ export const RecordEntry = Type.Union([
       by: Type.String(),
       stageName: Type.String(),
       reason: Type.String(),
+    },
+    closed,
+  ),
+  Type.Object(
+    {
+      kind: Type.Literal("turn"),
+      at: instant,
+      by: Type.String(),
+      turn: oneOf(episodeTurns),
+      reason: Type.String(),
+      summary: Type.Union([Type.String(), Type.Null()]),
     },
     closed,
   ),

@@ -185,6 +185,7 @@ export const daily = {
   "lanes.ready": "as far as this stage goes",
   "lanes.on-the-way": "on the way",
   "lanes.left-out": "left out: keeps the gate closed",
+  "lanes.left-out-kept": "done too rarely to keep it",
   "lanes.empty": "no exercise yet",
   "lanes.adherence": "{percent} % done in two weeks",
   "gate.lanes": "Lanes left out: {lanes}.",
@@ -200,8 +201,8 @@ export const daily = {
   "report.otherLoad": "Sport, work, steps since",
   "unit.h": "h",
 
-  "schools.title": "Schools side by side",
-  "schools.open": "All schools side by side",
+  "schools.title": "Pain rules side by side",
+  "schools.open": "All pain rules side by side",
   "schools.exercise": "Exercise",
   "schools.parted": "They part on {date}.",
   "schools.agree": "They agree on every day so far.",

@@ -34,8 +34,6 @@ export const history = {
   "history.signCorrection": "Sign the correction",
   "history.takeBack": "It did not happen: take it back",
   "stair.chooseAnother": "Choose another exercise",
-  "stair.planned": "operation planned for {date}",
-  "stair.elsewhere": "also: {problems}",
   "origin.surgeon": "surgeon",
   "origin.procedure": "procedure",
   "origin.stage": "stage",

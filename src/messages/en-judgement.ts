@@ -57,7 +57,7 @@ export const judgement = {
     "it goes beyond a limit, and nothing easier of it stays within: choose another exercise",
   "rule.ease-absence": "return from absence",
   "rule.wait-next-day": "next-day report not in",
-  "rule.step-up": "the run of good days is complete",
+  "rule.step-up": "enough good days in a row",
   "rule.lane-ready": "this lane is ready for the next stage",
   "rule.plateau": "no step for a while",
 
@@ -70,14 +70,14 @@ export const judgement = {
   "evidence.pain-during-ease":
     "{date}: pain {painDuring} during{form, select, angle { from {fromDeg}°} arc { between {fromDeg}° and {toDeg}°} other {}}, {painBefore} before{form, select, measured {, at a depth (measured on {on}: from {fromDeg}°)} other {}}: too much under ‘{school}’.",
   "evidence.next-day-ease":
-    "{date}: {form, select, test {loading test the next day {painNextDay}: a reaction under ‘{school}’} other {next morning {painNextDay}, before the session {painBefore}: a reaction under ‘{school}’}}.",
+    "{date}: {form, select, test {loading test the next day {painNextDay}: pain rose more than allowed (‘{school}’)} other {next morning {painNextDay}, before the session {painBefore}: pain rose more than allowed (‘{school}’)}}.",
   "evidence.swelling-more": "{date}: more swelling the next day. One or two days off.",
   "evidence.marked-fault-most": "{date}: marked fault in most repetitions of the last set ({faults}).",
   "evidence.below-bottom-twice":
     "{form, select, figures {{leg, select, left {left leg: } right {right leg: } other {}}{date} {done}, {first} {doneBefore}{unit, select, reps { clean} hold { s} contacts { contacts} minutes { min} force { N} other {}}: below {bottom} a set, twice running} other {{date} and the training day before: below the bottom of the range}}.",
   "evidence.absence":
     "{form, select, back {{days} days away before {date}} other {{days} days since the last session}}.",
-  "evidence.second-ease-running": "The second ease running: look at the item as a whole.",
+  "evidence.second-ease-running": "The second ease running: review this exercise.",
   "evidence.easiest-setting": "Nothing left to turn down at this setting.",
   "evidence.good-day":
     "{date}: pain {painBefore} before, {painDuring} during, {painNextDay} next morning; effort {effort}. Counts.",
@@ -103,18 +103,17 @@ export const judgement = {
   "evidence.fear": "{date}: fear, not pain, set the limit. Offer support or a smaller range.",
   "evidence.pinch-slight": "{date}: slight pinching.",
   "evidence.stale": "Last done {days} days ago; {limit} at most.",
-  "evidence.settling":
-    "The last change settles until {until} ({daysLeft, plural, one {# day} other {# days}} left).",
+  "evidence.settling": "Next change from {until} ({daysLeft, plural, one {# day} other {# days}} left).",
   "evidence.settling-days":
     "{sessionsLeft, plural, one {# more run} other {# more runs}} at this setting first.",
   "evidence.adherence": "{percent} % of this lane done; {needed} % needed.",
   "evidence.change-budget":
     "{used} of {limit} harder items this week are used{ahead, plural, =0 {} one {, # more comes first} other {, # more come first}}.",
   "evidence.restriction": "Next would be {knob}, but {says}.",
-  "evidence.knob-left-alone": "{knob}: eased twice after stepping. Choose another knob yourself.",
+  "evidence.knob-left-alone": "{knob}: eased twice after stepping. Choose another setting yourself.",
   "evidence.role-kept":
     "{role, select, primer {It is a primer: it prepares and must not tire, so it is not made harder} other {It is a test: it stays as it is, so that it can be compared}}.",
-  "evidence.policy-fixed": "This dose stays as it is; it is only ever eased.",
+  "evidence.policy-fixed": "This dose stays as it is; it is not progressed.",
   "evidence.reference-missing": "No maximum measured, so the effort band has no newtons.",
   "evidence.flare-elsewhere": "{date}: reaction traced to {names}; this one holds.",
   "evidence.flare-suspect":
@@ -136,7 +135,7 @@ export const judgement = {
     "Effusion of 1+: springs, running and much load on the kneecap stay where they are.",
   "evidence.rebaseline": "{days} days away: measure the baseline again first.",
   "evidence.next-knob":
-    "One knob changes: {knob}. {need} good days were needed{form, select, jump {: {percent} % more is the smallest step there is; begin at {bottom} repetitions} other {}}.",
+    "One setting changes: {knob}. {need} good days were needed{form, select, jump {: {percent} % more is the smallest step there is; begin at {bottom} repetitions} other {}}.",
   "evidence.lane-ready": "{lane}: nothing left to turn in this stage.",
   "evidence.hold-band-run":
     "{days} training days over {span} days, each in the go or the hold band; mean pain {first} at first, {last} now.",
@@ -273,5 +272,5 @@ export const judgement = {
   "source.published": "published",
   "source.common-practice": "common practice",
   "source.product": "set by this product",
-  "source.recalled": "{cite}, recalled",
+  "source.recalled": "{cite}, unchecked",
 } as const;

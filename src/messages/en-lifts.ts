@@ -1,6 +1,5 @@
 /** Words of somebody's own lifting, and of the small dose. */
 export const lifts = {
-  "stair.lifts": "Lifts",
   "lifts.pageTitle": "Lifts",
   "lifts.add": "A lift",
   "lifts.correct": "Correct this lift",

@@ -24,7 +24,7 @@ export const plan = {
   "plan.total.contacts-week": "{value} ground contacts a week; {most} at most for these springs",
   "plan.total.spring-days": "springs on {value} days a week; {most} at most, two to three days apart",
   "plan.empty": "Nothing in the plan yet. Search on the right and add the first exercise.",
-  "plan.emptyLanes": "Lanes of this stage that nobody fills",
+  "plan.emptyLanes": "Lanes without an exercise",
   "plan.minutes": "{minutes} min",
   "plan.harder": "Next harder",
   "plan.easier": "Next easier",

@@ -57,6 +57,18 @@ export function sayDate(date: string): string {
   return dateFormat("UTC", false).format(new Date(`${date}T12:00:00Z`));
 }
 
+const longDate = new Intl.DateTimeFormat("en-GB", {
+  day: "numeric",
+  month: "long",
+  year: "numeric",
+  timeZone: "UTC",
+});
+
+/** A local date with its year, where it may lie years back: 4 April 1992. */
+export function sayLongDate(date: string): string {
+  return longDate.format(new Date(`${date}T12:00:00Z`));
+}
+
 /** An instant in the clinic's zone: Tue 24 Nov, 09:30. */
 export function sayTime(instant: string, zone: string): string {
   return dateFormat(zone, true).format(new Date(instant));

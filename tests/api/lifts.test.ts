@@ -39,9 +39,9 @@ afterAll(() => servers.stop());
 
 describe("a log of lifts", () => {
   it("nobody who is no back has a log until the first lift; then the stair leads there", async () => {
-    expect((await one.get(path)).body.lifts).toBe(false);
+    expect((await one.get(`${path}/frame`)).body.lifts).toBe(false);
     expect((await lift(50, 80, {}, assistant)).status).toBe(201);
-    expect((await one.get(path)).body.lifts).toBe(true);
+    expect((await one.get(`${path}/frame`)).body.lifts).toBe(true);
   });
   it("what is senseless is refused at its field, and nothing is kept", async () => {
     const before = (await view()).lifts.length;

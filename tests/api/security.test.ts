@@ -36,6 +36,19 @@ describe("another clinic's ids answer 404, at every endpoint that takes one", ()
       circuits: [],
     }),
     composition: () => ({ needs: ["hurt-groin"], minutes: 15 }),
+    identity: () => ({
+      id: uuid(),
+      reason: "because",
+      identity: {
+        givenName: "A",
+        familyName: "B",
+        bornOn: "1990-01-01",
+        activity: "C",
+        normGroup: null,
+        contact: null,
+      },
+    }),
+    turns: () => ({ id: uuid(), kind: "pause", reason: "because" }),
     endings: () => ({ id: uuid(), itemId: squeezeOf("fencer"), reason: "because" }),
     measures: () => ({
       id: uuid(),
@@ -106,9 +119,10 @@ describe("another clinic's ids answer 404, at every endpoint that takes one", ()
         "/document",
         "/library",
         "/lifts",
+        "/person",
       ].map((p) => stranger.get(`/episodes/${fencer}${p}`)),
     );
-    expect(pages.map((p) => p.status)).toEqual(Array(10).fill(404));
+    expect(pages.map((p) => p.status)).toEqual(Array(11).fill(404));
     for (const { body } of pages) expect(body).not.toContain("Darrow");
     const forFencer = await stranger.get(`/library/clam?for=${fencer}`);
     expect(forFencer.status).toBe(404);

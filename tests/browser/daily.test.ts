@@ -233,7 +233,7 @@ describe("the caseload in the morning", () => {
 
   it("two schools part on a day that is named", async () => {
     await openStair(at.page, "Holloway");
-    await at.page.getByRole("link", { name: "All schools side by side" }).click();
+    await at.page.getByRole("link", { name: "All pain rules side by side" }).click();
     await at.page.getByTestId("schools-table").waitFor();
     expect(await at.page.getByTestId("parting").innerText()).toMatch(/They part on \w{3} \d+ \w{3}\./);
     expect(await at.page.getByTestId("schools-table").locator("tbody tr").count()).toBeGreaterThan(5);

@@ -39,7 +39,7 @@ describe("four weeks of one knee", () => {
   it("the first week: the days settle, two good ones make three steps", async () => {
     await life.arrive("2026-03-10", "09:00");
     expect(await life.outcomes()).toEqual(["Hold", "Hold", "Hold"]);
-    expect(await life.item("side-step-up")).toContain("The last change settles until Fri 13 Mar");
+    expect(await life.item("side-step-up")).toContain("Next change from Fri 13 Mar");
     await life.train("2026-03-12", 1, atTop);
     expect(await life.report("2026-03-12", 1)).toEqual(["Hold", "Hold", "Hold"]);
     expect(await life.run("side-step-up")).toBe("1/2");
@@ -57,7 +57,7 @@ describe("four weeks of one knee", () => {
     // All three were made harder; the two that hurt most that day are suspected.
     expect(await life.report("2026-03-17", 5)).toEqual(["Ease", "Ease", "Hold"]);
     const said = await life.item("side-step-up");
-    expect(said).toContain("next morning 5, before the session 1: a reaction under ‘monitored’");
+    expect(said).toContain("next morning 5, before the session 1: pain rose more than allowed (‘monitored’)");
     expect(said).toContain("step height: 15 cm → 10 cm");
     expect(said).toContain("made harder within the last two training days");
     await visit(at.page, "/");

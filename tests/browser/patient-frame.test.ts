@@ -13,7 +13,7 @@ beforeAll(async () => {
   }
 });
 
-const paths = ["", "/session", "/measures", "/gate", "/plan", "/history", "/record", "/library"];
+const paths = ["", "/session", "/measures", "/gate", "/plan", "/history", "/record", "/person", "/library"];
 const links = () => at.page.getByRole("navigation", { name: "Views of this patient" }).getByRole("link");
 
 describe("the head of every view of a patient", () => {
@@ -47,6 +47,7 @@ describe("the head of every view of a patient", () => {
       ["p", "/plan"],
       ["h", "/history"],
       ["r", "/record"],
+      ["i", "/person"],
       ["b", "/library"],
       ["s", "/session"],
       ["t", ""],
@@ -148,5 +149,51 @@ describe("find", () => {
     const rows = at.page.getByTestId("caseload").getByRole("link");
     const ninth = await rows.nth(8).boundingBox();
     expect((ninth?.y ?? 999) + (ninth?.height ?? 999)).toBeLessThanOrEqual(800);
+  });
+});
+
+describe("the life of an episode", () => {
+  it("discharged with a summary, it is found among the closed and opened again", async () => {
+    const { page } = at;
+    await openStair(page, "Osterby");
+    await page.keyboard.press("i");
+    await page.waitForURL("**/person");
+    await awake(page);
+    const standing = page.getByTestId("standing");
+    await standing.getByRole("button", { name: "Discharge" }).click();
+    await standing
+      .getByLabel("What was reached")
+      .fill("Runs 5 km without pain; squats twice a week at home.");
+    await standing.getByLabel("Reason for the discharge").fill("Goals reached");
+    await standing.getByRole("button", { name: "Sign the discharge" }).click();
+    await standing.getByText("This episode: closed").waitFor();
+    expect(await page.getByTestId("resting").innerText()).toMatch(/^Closed since Tue 10 Mar: Goals reached/);
+    expect(await page.getByTestId("turns").innerText()).toContain("Runs 5 km without pain");
+    await visit(page, "/");
+    await page.getByLabel("Name or year of birth").fill("Osterby");
+    await page.getByText(/Nobody by this name among the active patients/).waitFor();
+    await page.getByRole("button", { name: "Find" }).click();
+    await page.getByTestId("palette").getByRole("combobox").fill("osterby");
+    await page.getByRole("option", { name: /Ragnhild Osterby.*closed/ }).click();
+    await page.getByRole("link", { name: "Open again" }).click();
+    await page.waitForURL("**/person");
+    await awake(page);
+    await standing.getByRole("button", { name: "Open again" }).click();
+    await standing.getByLabel("Why it is opened again").fill("The knee aches since the ski tour");
+    await standing.getByRole("button", { name: "Sign: open again" }).click();
+    await standing.getByText("This episode: goes on").waitFor();
+    await page.getByTestId("resting").waitFor({ state: "detached" });
+  });
+
+  it("a name misheard is put right, in the head of the view too; what it was stays", async () => {
+    const { page } = at;
+    const form = page.getByTestId("identity");
+    await form.getByLabel("Family name").fill("Østerby");
+    await form.getByLabel("Why it is changed").fill("Spelt so in her pass");
+    await form.getByRole("button", { name: "Sign the change" }).click();
+    await page.getByRole("heading", { level: 1, name: "Ragnhild Østerby" }).waitFor();
+    expect(await page.getByTestId("changes").innerText()).toMatch(
+      /^.*\s+Family name: Osterby → Østerby\s+“Spelt so in her pass”/,
+    );
   });
 });

@@ -68,7 +68,7 @@ describe("one groin strain climbs one step", () => {
     const evidence = await text("evidence");
     expect(evidence).toContain("Sun 8 Mar: pain 1 before, 1 during, 1 next morning; effort");
     expect(evidence).toContain("Tue 10 Mar: pain 1 before, 1 during, 1 next morning; effort 6. Counts.");
-    expect(evidence).toContain("One knob changes: effort. 2 good days were needed.");
+    expect(evidence).toContain("One setting changes: effort. 2 good days were needed.");
   });
 
   it("two tabs: the first signs, the second is told and sees what stands now", async () => {
@@ -96,7 +96,7 @@ describe("one groin strain climbs one step", () => {
     expect(entry).toContain("Wed 11 Mar, 08:00");
     expect(entry).toContain("Ball squeeze: Step up");
     expect(entry).toContain("Tue 10 Mar: pain 1 before");
-    expect(entry).toContain(`Engine ${engineVersion}, school ‘monitored’`);
+    expect(entry).toContain(`Rules ${engineVersion}, pain rule ‘monitored’`);
     expect(await page.locator('[data-kind="session"]').first().innerText()).toContain(
       "5 × 10 s at 110 N; pain 1, effort 6",
     );

@@ -62,6 +62,13 @@ const views: Record<string, (page: Page) => Promise<unknown>> = {
     await goTo(page, "Sandoval", "/lifts");
     await page.getByTestId("lift-trend").waitFor();
   },
+  person: (page) => goTo(page, "Holloway", "/person"),
+  find: async (page) => {
+    await goTo(page, "Holloway");
+    await page.getByRole("button", { name: "Find" }).click();
+    await page.getByTestId("palette").getByRole("combobox").fill("a");
+    await page.getByRole("option", { name: /born/ }).first().waitFor();
+  },
   "whom to call": (page) => visit(page, "/clinic"),
   library: (page) => visit(page, "/library"),
   "library by activity": (page) => visit(page, "/library?activity=gluteus-maximus"),

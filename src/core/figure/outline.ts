@@ -36,7 +36,10 @@ export function extentOf(points: readonly Flat[], margin = 0): Extent {
 /** What circles take up. */
 export function extentOfCircles(circles: readonly Circle[]): Extent {
   let [left, top, right, bottom] = nowhere;
-  for (const { at: [x, y], r } of circles) {
+  for (const {
+    at: [x, y],
+    r,
+  } of circles) {
     left = Math.min(left, x - r);
     top = Math.min(top, y - r);
     right = Math.max(right, x + r);

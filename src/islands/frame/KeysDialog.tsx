@@ -19,6 +19,7 @@ const keys: readonly (readonly [keys: string, says: MessageKey, values?: Values]
   ["f", "keys.lifts"],
   ["h", "keys.history"],
   ["r", "keys.record"],
+  ["i", "keys.person"],
   ["b", "keys.patientLibrary"],
   ["/", "keys.search"],
   ["j k", "keys.review"],

@@ -3,7 +3,7 @@ import { useEffect, useRef, useState } from "react";
 import type { CatalogueHit } from "~/contract/library";
 import type { FoundPerson } from "~/contract/people";
 import type { Problem } from "~/contract/problem";
-import { patientViews } from "~/islands/patient/patient-views";
+import { patientViews } from "./patient-views";
 import { t } from "~/messages/say";
 import { call } from "./call";
 import ProblemNote from "./ProblemNote";
@@ -75,7 +75,9 @@ export default function Palette({ actions, onClose }: Props) {
                       </strong>{" "}
                       {t("palette.born", { year: birthYear })} · {diagnosis}, {t(`side.${involvedSide}`)}
                     </span>
-                    {state === "closed" && <span className="badge badge-neutral">{t("palette.closed")}</span>}
+                    {state !== "active" && (
+                      <span className="badge badge-neutral">{t(`palette.state.${state}`)}</span>
+                    )}
                   </Line>
                 ))}
               </Command.Group>

@@ -1,12 +1,14 @@
+import { later } from "~/islands/frame/later";
 import ConditionChips from "~/islands/patient/ConditionChips";
 import { useState } from "react";
 import type { GateView } from "~/contract/gate";
 import { label, sayDate, sayNumber, t } from "~/messages/say";
 import CriterionTable from "./CriterionTable";
-import MoveForm from "./MoveForm";
 import MoveHistory from "./MoveHistory";
 import PassingBox from "./PassingBox";
 import { island } from "~/islands/frame/island";
+
+const MoveForm = later(() => import("./MoveForm"));
 
 /** The gate a patient stands before, on one page: read, printed, signed. */
 function GatePage({ view: loaded }: { view: GateView }) {

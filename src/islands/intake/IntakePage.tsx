@@ -13,10 +13,11 @@ import { emptyIntake, fieldOf, resumedIntake, toIntake, type IntakeFields } from
 import { GoalsSection, PersonSection, ProblemSection } from "./IntakeSections";
 import type { KnownPerson, PathwayChoice } from "./choices";
 import { LimitsSection, ScreenSection } from "./SafetySections";
-import PlacingPanel from "./PlacingPanel";
 import RedFlagNote, { redFlagOf } from "./RedFlagNote";
 import { later } from "~/islands/frame/later";
 import { island } from "~/islands/frame/island";
+
+const PlacingPanel = later(() => import("./PlacingPanel"));
 
 interface Props {
   pathways: PathwayChoice[];

@@ -1,6 +1,8 @@
+import { later } from "~/islands/frame/later";
 import type { LiftsView } from "~/contract/lifts";
 import { sayDate, sayNumber, t } from "~/messages/say";
-import LiftChart from "./LiftChart";
+
+const LiftChart = later(() => import("./LiftChart"));
 
 interface Props {
   trend: LiftsView["trends"][number];

@@ -1,3 +1,4 @@
+import { later } from "~/islands/frame/later";
 import { v7 as uuid } from "uuid";
 import { useEffect, useMemo, useState } from "react";
 import type { MeasuresView } from "~/contract/measures";
@@ -6,10 +7,11 @@ import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayNumber, t } from "~/messages/say";
 import EntryGrid from "./EntryGrid";
 import MeasurePicker from "./MeasurePicker";
-import TrendPane from "./TrendPane";
 import { draftFaults, sayFaults, toVisit, type RowEntry, type VisitDraft } from "./entry-draft";
 import { dropVisitDraft, keepVisitDraft, keptVisitDraft } from "./kept-visit";
 import { island } from "~/islands/frame/island";
+
+const TrendPane = later(() => import("./TrendPane"));
 
 /** A new visit: today, with what the next gate needs. */
 const fresh = ({ today, battery }: MeasuresView): VisitDraft => ({

@@ -1,4 +1,5 @@
-import { ChevronDown, ShieldAlert } from "lucide-react";
+import { later } from "~/islands/frame/later";
+import { ChevronDown, PauseCircle, ShieldAlert } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import type { EndpointName } from "~/contract/addresses";
 import type { PatientFrame as Frame } from "~/contract/frame";
@@ -9,11 +10,12 @@ import { usePatientNews } from "~/islands/frame/patient-news";
 import { useShortcuts } from "~/islands/frame/use-shortcuts";
 import { sayDate, t } from "~/messages/say";
 import ConditionChips from "./ConditionChips";
-import LimitTimeline from "./LimitTimeline";
-import { patientViews, type PatientViewPath } from "./patient-views";
+import { patientViews, type PatientViewPath } from "~/islands/frame/patient-views";
 import RaiseSignal from "./RaiseSignal";
 import { saySinceOnset, saySinceSurgery } from "./say-since";
 import SignalBanner from "./SignalBanner";
+
+const LimitTimeline = later(() => import("./LimitTimeline"));
 
 interface Props {
   frame: Frame;
@@ -88,14 +90,31 @@ function PatientFrame({ frame: loaded, view }: Props) {
             {frame.diagnosis}, <strong>{t(`side.${frame.involvedSide}`)}</strong> ·{" "}
             {saySinceOnset(frame.daysSinceOnset)}
             {frame.surgery && ` · ${saySinceSurgery(frame.surgery)}`}
-            {frame.plannedOn && ` · ${t("stair.planned", { date: sayDate(frame.plannedOn) })}`}
+            {frame.plannedOn && ` · ${t("frame.planned", { date: sayDate(frame.plannedOn) })}`}
             {frame.elsewhere.length > 0 &&
-              ` · ${t("stair.elsewhere", { problems: frame.elsewhere.join("; ") })}`}{" "}
+              ` · ${t("frame.elsewhere", { problems: frame.elsewhere.join("; ") })}`}{" "}
             · {t("frame.stage", { ...frame.stage })} ·{" "}
             {t("frame.born", { year: frame.birthYear, age: frame.age })}, {frame.activity}
           </p>
           <RaiseSignal stair={frame} onRaised={withSignals} />
         </div>
+        {frame.resting && (
+          <p
+            className="alert alert-warning alert-soft text-base-content my-1 flex flex-wrap gap-2 py-1"
+            data-testid="resting"
+          >
+            <PauseCircle className="size-5 shrink-0" aria-hidden />
+            {t(frame.state === "closed" ? "frame.closed" : "frame.paused", {
+              date: sayDate(frame.resting.at.slice(0, 10)),
+              reason: frame.resting.reason,
+            })}
+            {frame.maySign && view !== "person" && (
+              <a className="btn btn-sm min-h-11" href={address("person")}>
+                {t(frame.state === "closed" ? "frame.openAgain" : "frame.takeUp")}
+              </a>
+            )}
+          </p>
+        )}
         <div className="my-1 empty:hidden">
           <SignalBanner stair={frame} onChange={withSignals} />
         </div>

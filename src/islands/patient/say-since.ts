@@ -5,7 +5,7 @@ const countedInDays = 21;
 
 /** "day 9 since injury"; from three weeks on "5 weeks since injury". */
 export function saySinceOnset(days: number): string {
-  if (days < countedInDays) return t("stair.sinceOnset", { days });
+  if (days < countedInDays) return t("frame.daysSinceOnset", { days });
   return t("frame.weeksSinceOnset", { weeks: Math.floor(days / 7) });
 }
 
@@ -15,7 +15,7 @@ export function saySinceSurgery({
   procedures,
   graft,
 }: NonNullable<PatientFrame["surgery"]>): string {
-  const parts = [...procedures, ...(graft ? [t("history.graftOf", { graft })] : [])].join(", ");
+  const parts = [...procedures, ...(graft ? [t("frame.graft", { graft })] : [])].join(", ");
   const done = parts ? ` (${parts})` : "";
   if (daysSince < countedInDays) return t("frame.daysSinceSurgery", { days: daysSince, done });
   return t("frame.weeksSinceSurgery", { weeks: Math.floor(daysSince / 7), done });

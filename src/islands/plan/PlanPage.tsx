@@ -6,11 +6,12 @@ import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayPlanTotal } from "~/messages/plan-totals";
 import { sayNumber, t } from "~/messages/say";
 import CatalogueSearch from "./CatalogueSearch";
-import CircumstancesForm from "./CircumstancesForm";
 import PlanItems from "./PlanItems";
 import Unprimed from "./Unprimed";
 import { island } from "~/islands/frame/island";
 import { later } from "~/islands/frame/later";
+
+const CircumstancesForm = later(() => import("./CircumstancesForm"));
 
 const ArrangeForm = later(() => import("./ArrangeForm"));
 const ComposeForm = later(() => import("./ComposeForm"));

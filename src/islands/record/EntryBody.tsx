@@ -57,6 +57,14 @@ const bodies: Bodies = {
   ),
   decision: ({ decision }, record) => <DecisionBody decision={decision} record={record} />,
   stage: ({ stageName, reason }) => <p>{t("record.stageLine", { stage: stageName, reason })}</p>,
+  turn: ({ turn, reason, summary }) => (
+    <>
+      <p>
+        <span className="font-semibold">{t(`person.turned.${turn}`)}.</span> {reason}
+      </p>
+      {summary && <p className="whitespace-pre-line">{summary}</p>}
+    </>
+  ),
   school: ({ school, reason }) => <p>{t("record.schoolLine", { school: t(`school.${school}`), reason })}</p>,
   event: ({ event, on, procedures, graft, corrects, withdrawn, reason }) => (
     <>

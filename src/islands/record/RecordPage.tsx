@@ -19,6 +19,7 @@ const kinds: readonly Kind[] = [
   "report",
   "measures",
   "stage",
+  "turn",
   "school",
   "clearance",
   "signal",

@@ -137,7 +137,7 @@ function StairPage({ stair: loaded }: { stair: StairView }) {
         <div className="bg-base-100 border-base-300 rounded-box min-w-0 border p-3">
           <StageBox stair={shown} code={stage} />
           <GatePanel stair={shown} />
-          <LaneList lanes={shown.lanes} episodeId={shown.episodeId} />
+          <LaneList lanes={shown.lanes} episodeId={shown.episodeId} gate={shown.gate} />
         </div>
       </div>
     </div>

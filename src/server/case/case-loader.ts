@@ -2,7 +2,7 @@ import { LRUCache } from "lru-cache";
 import { pool, type Queryable } from "~/server/db/connection";
 import { inSnapshot } from "~/server/db/transaction";
 import { log } from "~/server/http/log";
-import type { FactName } from "~/server/facts/all";
+import { facts, type FactName } from "~/server/facts/all";
 import { readParts, rereadParts } from "./case-parts";
 import { definitionsBehind } from "./definition-repository";
 import { findEpisodes, type EpisodeHead } from "./episode-repository";
@@ -84,7 +84,8 @@ export async function reloadAfter(
   before: LoadedCase,
   appended: FactName,
 ): Promise<{ after: LoadedCase; keep: () => void }> {
-  const head = { ...before.head, version: before.head.version + 1 };
+  const [altered] = facts[appended].changesHead ? await findEpisodes(db, clinicId, [before.head.id]) : [];
+  const head = altered ?? { ...before.head, version: before.head.version + 1 };
   const parts = await rereadParts(db, clinicId, head.id, before.parts, appended);
   const definitions = await definitionsBehind(db, clinicId, [head.pathwayHash, ...parts.hashes]);
   const made = madeOf(head, parts, definitions);

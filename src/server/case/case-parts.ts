@@ -11,7 +11,7 @@ type ColumnsOf<N extends FactName> = (typeof facts)[N] extends FactDefinition<in
 export type Read<N extends FactName> = FactRead<ColumnsOf<N>>;
 
 /** The kinds of facts that every case is made of. */
-type CaseFact = Exclude<FactName, "visits" | "documents" | "intakes">;
+type CaseFact = Exclude<FactName, "visits" | "documents" | "intakes" | "identityChanges">;
 const isCaseFact = (name: FactName): name is CaseFact => facts[name].inCase;
 
 /** Parts of an episode that are not facts of its own. */

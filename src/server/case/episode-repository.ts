@@ -17,18 +17,23 @@ export interface EpisodeHead {
   readonly targetOn: string | null;
   readonly pathwayHash: string;
   readonly startedAt: string;
+  /** When it was discharged; null while it goes on. */
+  readonly endedAt: string | null;
+  /** Since when it rests. */
+  readonly pausedAt: string | null;
   readonly person: {
     givenName: string;
     familyName: string;
     bornOn: string;
     activity: string;
     normGroup: NormGroup | null;
+    contact: string | null;
   };
 }
 
 const headColumns = `
-  e.id, e.person_id, e.version, e.diagnosis_text, e.involved_side, e.onset_on, e.surgery_on, e.graft, e.target_on, e.pathway_hash, e.started_at,
-  p.given_name, p.family_name, p.born_on, p.activity, p.norm_group`;
+  e.id, e.person_id, e.version, e.diagnosis_text, e.involved_side, e.onset_on, e.surgery_on, e.graft, e.target_on, e.pathway_hash, e.started_at, e.ended_at,
+  e.paused_at, p.given_name, p.family_name, p.born_on, p.activity, p.norm_group, p.contact`;
 
 /** Some episodes of a clinic, by id. */
 export async function findEpisodes(
@@ -119,6 +124,35 @@ export async function bumpVersion(db: Queryable, clinicId: string, id: string): 
   );
 }
 
+/** Writes how an episode stands into its head: since when it is ended or rests. */
+export async function setStanding(
+  db: Queryable,
+  clinicId: string,
+  id: string,
+  { endedAt, pausedAt }: { endedAt: string | null; pausedAt: string | null },
+): Promise<void> {
+  const at = (instant: string | null) => (instant === null ? null : toDatabaseTime(instant));
+  await db.execute(
+    "UPDATE episodes FORCE INDEX (PRIMARY) SET ended_at = ?, paused_at = ? WHERE clinic_id = ? AND id = ?",
+    [at(endedAt), at(pausedAt), clinicId, id],
+  );
+}
+
+/** Writes who a person is, as it was put right. */
+export async function setIdentity(
+  db: Queryable,
+  clinicId: string,
+  personId: string,
+  { givenName, familyName, bornOn, activity, normGroup, contact }: EpisodeHead["person"],
+): Promise<void> {
+  await db.execute(
+    `UPDATE people
+        SET given_name = ?, family_name = ?, born_on = ?, activity = ?, norm_group = ?, contact = ?
+      WHERE clinic_id = ? AND id = ?`,
+    [givenName, familyName, bornOn, activity, normGroup, contact, clinicId, personId],
+  );
+}
+
 export interface NewEpisode {
   readonly id: string;
   readonly personId: string;
@@ -198,12 +232,15 @@ function toHead(row: RowDataPacket): EpisodeHead {
     targetOn: row["target_on"],
     pathwayHash: row["pathway_hash"],
     startedAt: fromDatabaseTime(row["started_at"]),
+    endedAt: row["ended_at"] === null ? null : fromDatabaseTime(row["ended_at"]),
+    pausedAt: row["paused_at"] === null ? null : fromDatabaseTime(row["paused_at"]),
     person: {
       givenName: row["given_name"],
       familyName: row["family_name"],
       bornOn: row["born_on"],
       activity: row["activity"],
       normGroup: row["norm_group"],
+      contact: row["contact"],
     },
   };
 }

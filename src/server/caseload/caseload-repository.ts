@@ -36,7 +36,7 @@ export async function readEntries(
        FROM episodes e
        JOIN people p ON p.clinic_id = e.clinic_id AND p.id = e.person_id
        LEFT JOIN caseload_rows c ON c.clinic_id = e.clinic_id AND c.episode_id = e.id
-      WHERE e.clinic_id = ? AND e.ended_at IS NULL`,
+      WHERE e.clinic_id = ? AND e.ended_at IS NULL AND e.paused_at IS NULL`,
     [toDatabaseTime(now), engineVersion, clinicId],
   );
   return rows.map((row) => ({
@@ -63,7 +63,7 @@ export async function staleEpisodes(
        FROM episodes e
        JOIN clinics k ON k.id = e.clinic_id
        LEFT JOIN caseload_rows c ON c.clinic_id = e.clinic_id AND c.episode_id = e.id
-      WHERE e.ended_at IS NULL AND ${isStale}
+      WHERE e.ended_at IS NULL AND e.paused_at IS NULL AND ${isStale}
       ORDER BY c.valid_until LIMIT ?`,
     [toDatabaseTime(now), engineVersion, atMost],
   );

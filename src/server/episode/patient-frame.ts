@@ -2,6 +2,7 @@ import type { PatientFrame } from "~/contract/frame";
 import { signingRoles } from "~/contract/roles";
 import { limitsOf } from "~/core/case/in-force";
 import { moveInForce } from "~/core/case/stage-in-force";
+import { episodeState } from "~/core/episode/episode-turn";
 import { stageOf } from "~/core/pathway/pathway";
 import { ageYears } from "~/core/schedule/age-years";
 import { daysBetween, localDay } from "~/core/schedule/local-day";
@@ -21,6 +22,8 @@ export function patientFrame(staff: StaffContext, loaded: LoadedCase): PatientFr
   const { stages } = file.pathway;
   const stage = stageOf(file.pathway, moveInForce(file).stage);
   const today = localDay(file.asOf, file.zone);
+  const state = episodeState(head);
+  const last = loaded.parts.turns.at(-1);
   return {
     episodeId: head.id,
     person: patientName(loaded),
@@ -41,6 +44,8 @@ export function patientFrame(staff: StaffContext, loaded: LoadedCase): PatientFr
     today,
     items: [...namesInPlan(file, loaded.review().items)].map(([itemId, name]) => ({ itemId, name })),
     lifts: file.pathway.region === "back" || (file.lifts ?? []).length > 0,
+    state,
+    resting: state === "active" || !last ? null : { at: last.at, reason: last.reason },
     maySign: signingRoles.includes(staff.role),
   };
 }

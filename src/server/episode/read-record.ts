@@ -96,6 +96,14 @@ function entries(loaded: LoadedCase): RecordEntry[] {
       stageName: file.pathway.stages.find((stage) => stage.code === m.stage)?.name ?? m.stage,
       reason: m.reason,
     })),
+    ...parts.turns.map(({ at, by: who, kind, reason, summary }): RecordEntry => ({
+      kind: "turn",
+      at,
+      by: who,
+      turn: kind,
+      reason,
+      summary: summary ?? null,
+    })),
     ...parts.schools.map(({ at, by: who, school, reason }): RecordEntry => ({
       kind: "school",
       at,

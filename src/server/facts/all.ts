@@ -8,6 +8,7 @@ import { decisions } from "./decisions";
 import { documents } from "./documents";
 import { endings } from "./endings";
 import { events } from "./events";
+import { identityChanges } from "./identity-changes";
 import { intakes } from "./intakes";
 import { items } from "./items";
 import { lifts } from "./lifts";
@@ -23,6 +24,7 @@ import { signalClearances } from "./signal-clearances";
 import { signals } from "./signals";
 import { smallDoses } from "./small-doses";
 import { stageMoves } from "./stage-moves";
+import { turns } from "./turns";
 import { visits } from "./visits";
 
 /** Every kind of fact, each after those it refers to. Adding one is adding a file, a line here and a migration. */
@@ -53,6 +55,8 @@ export const facts = {
   attributions,
   documents,
   intakes,
+  turns,
+  identityChanges,
 };
 
 export type FactName = keyof typeof facts;

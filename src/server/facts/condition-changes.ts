@@ -18,6 +18,7 @@ export const conditionChanges = fact({
   order: ["at", "id"],
   inCase: true,
   ofPerson: true,
+  whileResting: true,
   appendedBy: signingRoles,
   ofCase: (file) =>
     (file.conditions ?? [])

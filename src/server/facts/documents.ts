@@ -16,5 +16,6 @@ export const documents = fact({
   by: "signed_by",
   order: ["at", "id"],
   inCase: false,
+  whileResting: true,
   appendedBy: signingRoles,
 });

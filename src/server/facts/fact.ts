@@ -34,6 +34,10 @@ export interface FactDefinition<C extends Columns = Columns> {
   readonly inCase: boolean;
   /** True for what bears on every episode of the same person: a write of it overtakes what is kept of them all. */
   readonly ofPerson?: boolean;
+  /** True for what alters the episode's head or the person's own row, which are read again after it. */
+  readonly changesHead?: boolean;
+  /** True for what can be written while the episode is paused or closed. */
+  readonly whileResting?: boolean;
   /** Roles that may append it by a request of theirs; absent where it only comes along with another fact. */
   readonly appendedBy?: readonly Role[];
   /** Other kinds that a request which appends this one may append as well. */

@@ -11,6 +11,7 @@ export const signalClearances = fact({
   order: ["at", "id"],
   inCase: true,
   ofPerson: true,
+  whileResting: true,
   appendedBy: recordingRoles,
   ofCase: (file) =>
     (file.signals ?? []).flatMap(({ id: signalId, cleared, elsewhere }) =>

@@ -17,6 +17,7 @@ export const signals = fact({
   by: "recorded_by",
   order: ["received_at", "id"],
   inCase: true,
+  whileResting: true,
   appendedBy: recordingRoles,
   ofPerson: true,
   ofCase: (file) =>

@@ -1,5 +1,6 @@
 import type { RowDataPacket } from "mysql2";
 import type { FoundPerson } from "~/contract/people";
+import { episodeState } from "~/core/episode/episode-turn";
 import { pool } from "~/server/db/connection";
 import type { StaffContext } from "~/server/staff-context";
 
@@ -22,12 +23,12 @@ export async function findPeople({ clinicId }: StaffContext, text: string): Prom
     () => "(p.given_name LIKE ? OR p.family_name LIKE ? OR CAST(YEAR(p.born_on) AS CHAR) = ?)",
   );
   const [rows] = await pool().execute<RowDataPacket[]>(
-    `SELECT e.id, e.diagnosis_text, e.involved_side, e.ended_at, p.given_name, p.family_name, p.activity,
+    `SELECT e.id, e.diagnosis_text, e.involved_side, e.ended_at, e.paused_at, p.given_name, p.family_name, p.activity,
             YEAR(p.born_on) AS birth_year
        FROM episodes e
        JOIN people p ON p.clinic_id = e.clinic_id AND p.id = e.person_id
       WHERE e.clinic_id = ? AND ${fits.join(" AND ")}
-      ORDER BY e.ended_at IS NOT NULL, p.family_name, p.given_name, e.started_at DESC
+      ORDER BY e.ended_at IS NOT NULL, e.paused_at IS NOT NULL, p.family_name, p.given_name, e.started_at DESC
       LIMIT ${atMost}`,
     [clinicId, ...words.flatMap((word) => [`%${literally(word)}%`, `%${literally(word)}%`, word])],
   );
@@ -37,6 +38,6 @@ export async function findPeople({ clinicId }: StaffContext, text: string): Prom
     birthYear: Number(row["birth_year"]),
     diagnosis: row["diagnosis_text"],
     involvedSide: row["involved_side"],
-    state: row["ended_at"] === null ? "active" : "closed",
+    state: episodeState({ endedAt: row["ended_at"], pausedAt: row["paused_at"] }),
   }));
 }

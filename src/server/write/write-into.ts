@@ -1,3 +1,5 @@
+import { episodeState } from "~/core/episode/episode-turn";
+import { t } from "~/messages/say";
 import { writeAudit } from "~/server/audit/audit-repository";
 import type { StaffContext } from "~/server/staff-context";
 import { projectQuietly } from "~/server/caseload/project-caseload";
@@ -14,6 +16,7 @@ import {
   episodesOfPerson,
   lockEpisode,
   lockHeads,
+  type EpisodeHead,
 } from "~/server/case/episode-repository";
 import { isKnownTwin, type Sent } from "~/server/receipt/known-twin";
 import type { LoadedCase } from "~/server/case/make-case";
@@ -59,6 +62,7 @@ export async function writeInto<A>(
     const head = await lockEpisode(db, staff.clinicId, episodeId);
     if (!head) throw notFound();
     if (await isWritten(db, staff, sent, of)) return null;
+    if (facts[of].whileResting !== true) refuseWhileResting(head);
     const [loaded] = await loadCases(db, staff.clinicId, staff.zone, [head], at);
     if (!loaded) throw unreadable("Nothing was saved.");
     const writing: Writing = { clinicId: staff.clinicId, staffId: staff.staffId, episodeId, at };
@@ -75,6 +79,13 @@ export async function writeInto<A>(
   await projectQuietly(staff.clinicId, [written.after]);
   if (!written.seen) throw unreadable("It was saved.");
   return { repeated: false, seen: written.seen.value };
+}
+
+/** @throws ApiProblem 409 for an episode that is paused or closed: it is taken up again first, so that it is seen again too */
+function refuseWhileResting(head: EpisodeHead): void {
+  const state = episodeState(head);
+  if (state === "active") return;
+  throw new ApiProblem(409, `episode-${state}`, t(`episode.refused.${state}`));
 }
 
 /** Whether this has been written before; what was written before there were receipts counts by its id alone. */

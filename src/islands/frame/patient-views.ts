@@ -7,6 +7,7 @@ import {
   ListChecks,
   NotebookPen,
   Ruler,
+  UserRound,
   Waypoints,
   type LucideIcon,
 } from "lucide-react";
@@ -22,15 +23,16 @@ export interface PatientViewLink {
 
 /** Every view of a patient, in the order in which they stand at its head. */
 export const patientViews = [
-  { path: "", key: "t", says: "stair.title", Icon: Waypoints },
+  { path: "", key: "t", says: "frame.stair", Icon: Waypoints },
   { path: "session", key: "s", says: "frame.session", Icon: NotebookPen },
-  { path: "measures", key: "m", says: "stair.measures", Icon: Ruler },
-  { path: "gate", key: "g", says: "gate.pageTitle", Icon: DoorOpen },
-  { path: "plan", key: "p", says: "stair.plan", Icon: ListChecks },
-  { path: "lifts", key: "f", says: "stair.lifts", Icon: Dumbbell },
+  { path: "measures", key: "m", says: "frame.measures", Icon: Ruler },
+  { path: "gate", key: "g", says: "frame.gate", Icon: DoorOpen },
+  { path: "plan", key: "p", says: "frame.plan", Icon: ListChecks },
+  { path: "lifts", key: "f", says: "frame.lifts", Icon: Dumbbell },
   { path: "history", key: "h", says: "frame.history", Icon: CalendarClock },
-  { path: "record", key: "r", says: "stair.record", Icon: ClipboardList },
-  { path: "library", key: "b", says: "library.title", Icon: BookOpen },
+  { path: "record", key: "r", says: "frame.record", Icon: ClipboardList },
+  { path: "person", key: "i", says: "frame.person", Icon: UserRound },
+  { path: "library", key: "b", says: "frame.library", Icon: BookOpen },
 ] as const satisfies readonly PatientViewLink[];
 
 export type PatientViewPath = (typeof patientViews)[number]["path"];

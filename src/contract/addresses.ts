@@ -64,6 +64,7 @@ export const addresses = {
   signIntake: "POST /api/intakes",
   listIntakeDrafts: "GET /api/intakes/drafts",
   keepIntakeDraft: "POST /api/intakes/drafts",
+  dropIntakeDraft: "POST /api/intakes/drafts/dropped",
 
   searchLibrary: "GET /api/library",
   searchPatientLibrary: "GET /api/episodes/{id}/library",

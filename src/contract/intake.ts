@@ -1,7 +1,7 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { Intake } from "~/core/intake/intake";
 import { Placing } from "~/core/intake/placing";
-import { endpoint } from "./endpoint";
+import { endpoint, smallLimit } from "./endpoint";
 import { closed, code, instant, reason, uuid, written } from "./fields";
 import { recordingRoles, signingRoles } from "./roles";
 import { Prescription } from "~/core/exercise/prescription";
@@ -105,4 +105,13 @@ export const keepIntakeDraft = endpoint({
   body: DraftBody,
   answer: Type.Object({ id: uuid, savedAt: instant }, closed),
   status: 201,
+});
+
+export const dropIntakeDraft = endpoint({
+  name: "dropIntakeDraft",
+  says: "Throw an unfinished intake away; a red flag that was ticked in it stays noted",
+  roles: recordingRoles,
+  body: Type.Object({ id: uuid }, closed),
+  limit: smallLimit,
+  answer: Type.Object({ id: uuid }, closed),
 });

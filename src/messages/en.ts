@@ -208,6 +208,7 @@ export const en = {
 
   "side.none": "both together",
   "limit.none": "nothing limits it",
+  "form.reasonShort": "At least three letters: somebody will ask why.",
   "form.offline": "No connection. Nothing was saved; your entries are still here. Try again in a moment.",
   "form.signedOut": "Your session has ended. Sign in again; what you typed on this device is kept.",
   "keys.title": "Keys",

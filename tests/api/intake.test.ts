@@ -229,6 +229,22 @@ describe("a draft", () => {
     expect((await one.post("/api/intakes/drafts", draft)).status).toBe(201);
     expect(await found()).toEqual([]);
   });
+
+  it("is thrown away by whoever records, in one's own clinic; a second time nothing is to be done", async () => {
+    const draft = { id: uuid(), label: "Begun by mistake", body: {} };
+    const isThere = async () =>
+      (await one.get("/api/intakes/drafts")).body.drafts.some((d: { id: string }) => d.id === draft.id);
+    expect((await one.post("/api/intakes/drafts", draft)).status).toBe(201);
+    expect(await isThere()).toBe(true);
+    for (let n = 0; n < 2; n += 1) {
+      const { status, body } = await assistant.post("/api/intakes/drafts/dropped", { id: draft.id });
+      expect([status, body]).toEqual([200, { id: draft.id }]);
+    }
+    expect(await isThere()).toBe(false);
+    // Undone: kept again under its id.
+    expect((await one.post("/api/intakes/drafts", draft)).status).toBe(201);
+    expect(await isThere()).toBe(true);
+  });
 });
 
 describe("whom to call", () => {

@@ -53,7 +53,7 @@ it("a simple case goes in by keyboard alone, in under 200 keys, is resumed elsew
   await open(elsewhere);
   await elsewhere
     .getByTestId("drafts")
-    .getByRole("button", { name: /Sunniva Testholm/ })
+    .getByRole("button", { name: /^Sunniva Testholm/ })
     .click();
   expect(await elsewhere.getByLabel("Born on").inputValue()).toBe("1988-03-03");
   expect(await elsewhere.getByLabel("Injured side").inputValue()).toBe("left");
@@ -73,7 +73,7 @@ it("a simple case goes in by keyboard alone, in under 200 keys, is resumed elsew
   expect(await page.locator("h1").innerText()).toBe("Sunniva Testholm");
   expect(await page.getByText("Pain on stairs").innerText()).toContain("left");
   await open(page);
-  expect(await page.getByRole("button", { name: /Sunniva Testholm/ }).count()).toBe(0);
+  expect(await page.getByRole("button", { name: /^Sunniva Testholm/ }).count()).toBe(0);
 });
 
 it("an operated knee: faults are said at their field, a red flag ends it, the limit stands in the plan", async () => {
@@ -146,4 +146,35 @@ it("another problem of somebody known asks for no name and stands under theirs",
   await page.getByTestId("placing").waitFor();
   await sign(page);
   expect(await page.locator("h1").innerText()).toBe(name);
+});
+
+it("somebody who is known is noticed before they are taken in twice", async () => {
+  await visit(at.page, "/intake");
+  await at.page.getByLabel("Family name").fill("holloway");
+  await at.page.getByLabel("Born on").fill("1998-01-01");
+  await at.page.getByLabel("Given name").fill("Casimir");
+  expect(await at.page.getByTestId("same-person").count()).toBe(0);
+  await at.page.getByLabel("Born on").fill("1997-01-01");
+  const known = at.page.getByTestId("same-person");
+  await known.getByText(/Casimir Holloway, born 1997 · Adductor strain, second time in two years/).waitFor();
+  await known.getByRole("link", { name: "Yes: take in another problem of theirs" }).first().click();
+  await at.page.waitForURL("**/intake?beside=*");
+  await awake(at.page);
+  expect(await at.page.locator("main").innerText()).toContain("Casimir Holloway");
+});
+
+it("an intake that was begun is thrown away, and back by a tap until the next act", async () => {
+  await visit(at.page, "/intake");
+  const saved = at.page.waitForResponse("**/api/intakes/drafts");
+  await at.page.getByLabel("Family name").fill("Irrtum");
+  await saved;
+  await visit(at.page, "/intake");
+  const drafts = at.page.getByTestId("drafts");
+  await drafts.getByRole("button", { name: "Throw away: Irrtum" }).click();
+  await drafts.getByText("Thrown away: Irrtum.").waitFor();
+  await drafts.getByRole("button", { name: "Undo" }).click();
+  await drafts.getByRole("button", { name: "Throw away: Irrtum" }).click();
+  await drafts.getByText("Thrown away: Irrtum.").waitFor();
+  await visit(at.page, "/intake");
+  expect(await at.page.getByText("Irrtum").count()).toBe(0);
 });

@@ -147,6 +147,7 @@ describe("a gate", () => {
     await page.getByRole("button", { name: "Go on although it is closed" }).click();
     await page.getByRole("button", { name: "Sign past the closed gate" }).click();
     expect(await page.getByRole("textbox", { name: /Reason/ }).getAttribute("aria-invalid")).toBe("true");
+    await page.getByText("At least three letters: somebody will ask why.").waitFor();
     await page.getByRole("textbox", { name: /Reason/ }).fill("Course begins on Monday, agreed with her");
     await page.getByRole("button", { name: "Sign past the closed gate" }).click();
     await page.getByRole("heading", { name: /Load and spring →/ }).waitFor();

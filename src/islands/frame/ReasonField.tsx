@@ -1,3 +1,4 @@
+import { t } from "~/messages/say";
 import { mostLetters } from "./reason-rules";
 
 interface Props {
@@ -19,6 +20,7 @@ export default function ReasonField({ label, field, invalid }: Props) {
         aria-invalid={invalid}
         {...field}
       />
+      {invalid && <span className="text-error font-normal">{t("form.reasonShort")}</span>}
     </label>
   );
 }

@@ -92,7 +92,7 @@ function TopBar({ name, role, clinic }: Props) {
         </span>
         <button
           type="button"
-          className="btn btn-ghost btn-square text-(--bar-content) hover:text-base-content"
+          className="btn btn-ghost btn-square max-[359px]:hidden text-(--bar-content) hover:text-base-content"
           onClick={switchTheme}
           aria-label={t("frame.theme")}
         >

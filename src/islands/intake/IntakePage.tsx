@@ -34,6 +34,7 @@ interface Props {
   known: KnownPerson | null;
 }
 
+const DraftBar = later(() => import("./DraftBar"));
 const BaselineSection = later(() => import("./BaselineSection"));
 const pauseMs = 800;
 
@@ -110,21 +111,7 @@ function IntakePage({
             {savedAt ? t("intake.saved", { time: sayTime(savedAt, zone) }) : t("intake.saves")}
           </p>
         </div>
-        {drafts.length > 0 && (
-          <div className="mt-2 flex flex-wrap items-center gap-2" data-testid="drafts">
-            <span className="text-sm">{t("intake.resume")}</span>
-            {drafts.map((draft) => (
-              <button
-                key={draft.id}
-                type="button"
-                className="btn bg-base-100 border-base-300"
-                onClick={() => resume(draft)}
-              >
-                {draft.label}, {sayTime(draft.savedAt, zone)}
-              </button>
-            ))}
-          </div>
-        )}
+        <DraftBar drafts={drafts} zone={zone} onResume={resume} />
         <form onSubmit={propose} className="mt-3 grid items-start gap-4 lg:grid-cols-2" noValidate>
           <div className="flex flex-col gap-4">
             <PersonSection known={watch("beside") !== ""} />

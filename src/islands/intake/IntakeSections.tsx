@@ -4,10 +4,13 @@ import { irritabilities } from "~/core/intake/irritability";
 import { bodyPositions } from "~/core/exercise/body";
 import { kitList } from "~/core/exercise/kit";
 import { painSchoolCodes } from "~/core/response/pain-school";
+import { later } from "~/islands/frame/later";
 import { label, t } from "~/messages/say";
 import { Section, SelectField, TextField, TickField } from "./Fields";
 import type { IntakeFields } from "./intake-fields";
 import type { PathwayChoice } from "./choices";
+
+const SamePerson = later(() => import("./SamePerson"));
 
 export function PersonSection({ known }: { known: boolean }) {
   const { watch } = useFormContext<IntakeFields>();
@@ -25,6 +28,7 @@ export function PersonSection({ known }: { known: boolean }) {
       <TextField name="familyName" label={t("intake.familyName")} />
       <TextField name="bornOn" label={t("intake.bornOn")} type="date" />
       <TextField name="activity" label={t("intake.activity")} />
+      <SamePerson familyName={watch("familyName")} bornOn={watch("bornOn")} />
     </Section>
   );
 }

@@ -75,7 +75,7 @@ function PatientFrame({ frame: loaded, view }: Props) {
   return (
     <section className="bg-base-100 border-base-300 border-b print:hidden" aria-label={t("frame.patient")}>
       <div className="mx-auto max-w-7xl px-4 pt-2">
-        <div className="flex flex-wrap items-center gap-x-4 gap-y-1 lg:flex-nowrap">
+        <div className="flex flex-wrap items-start gap-x-4 gap-y-1 lg:flex-nowrap lg:items-center">
           <div className="flex min-w-0 flex-1 flex-wrap items-center gap-x-3 gap-y-1 lg:flex-none lg:max-w-2/5">
             <h1 className="text-2xl leading-tight font-bold wrap-anywhere">
               {frame.person.givenName} {frame.person.familyName}

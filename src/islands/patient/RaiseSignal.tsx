@@ -23,7 +23,7 @@ export default function RaiseSignal({ stair, onRaised }: Props) {
     <>
       <button type="button" className="btn btn-error btn-outline" onClick={() => setOpen(true)}>
         <TriangleAlert className="size-5" aria-hidden />
-        {t("signals.button")}
+        <span className="max-[359px]:sr-only">{t("signals.button")}</span>
       </button>
       {open && <RaiseDialog stair={stair} onRaised={onRaised} onClosed={() => setOpen(false)} />}
     </>

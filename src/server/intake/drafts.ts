@@ -1,9 +1,10 @@
 import type { DraftBody, DraftList } from "~/contract/intake";
 import type { StaffContext } from "~/server/staff-context";
+import { writeAudit } from "~/server/audit/audit-repository";
 import { now } from "~/server/clock";
 import { pool } from "~/server/db/connection";
 import { noteFlags } from "./flag-ticks";
-import { listDrafts, saveDraft } from "./draft-repository";
+import { dropDraft, listDrafts, saveDraft } from "./draft-repository";
 
 /** The clinic's unfinished intakes. */
 export async function readDrafts(staff: StaffContext): Promise<DraftList> {
@@ -20,4 +21,11 @@ export async function keepDraft(
   if (Array.isArray(redFlags)) await noteFlags(pool(), staff, draft.id, redFlags, savedAt);
   await saveDraft(pool(), staff, draft, savedAt);
   return { id: draft.id, savedAt };
+}
+
+/** Throws an intake that is being filled in away, for good; where there is none, nothing is to be done. */
+export async function throwAway(staff: StaffContext, id: string): Promise<{ id: string }> {
+  await dropDraft(pool(), staff.clinicId, id);
+  await writeAudit(pool(), staff, { action: "drop-intake-draft", kind: "intake_drafts", id }, now());
+  return { id };
 }

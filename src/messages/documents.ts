@@ -3,7 +3,10 @@ import type { StairView } from "~/contract/episode";
 import type { GateView } from "~/contract/gate";
 import type { RecordEntry, RecordView } from "~/contract/record";
 import { localDay } from "~/core/schedule/local-day";
-import { sayAsked, sayChange, sayDose, sayFound, sayRule } from "./describe";
+import { sayChange } from "./say-change";
+import { sayAsked, sayFound } from "./say-criterion";
+import { sayDose } from "./say-dose";
+import { sayRule } from "./say-evidence";
 import { label, sayDate, sayTime, t } from "./say";
 import { saySets } from "./say-sets";
 

@@ -2,7 +2,7 @@ import { expect, it } from "vitest";
 import { gateExample } from "~/core/calculation/examples";
 import { startingMeasures } from "~/catalogue/measures/all";
 import { pathwayByCode } from "~/catalogue/pathways/all";
-import { sayAsked, sayFound } from "./describe";
+import { sayAsked, sayFound } from "./say-criterion";
 import { evaluateGate } from "~/core/gate/evaluate-gate";
 
 it("a value that is a grade is said by its word: 1+ is no 2+", () => {

@@ -1,7 +1,7 @@
 import { variantOf, type Exercise } from "~/core/exercise/exercise";
 import type { Prescription } from "~/core/exercise/prescription";
 import type { ItemRole } from "~/core/exercise/role";
-import { sayKnobValue } from "./describe";
+import { sayKnobValue } from "./say-knob-value";
 import { label, t } from "./say";
 
 /** An exercise of a plan as far as its name goes. */

@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { startingExercises } from "~/catalogue/exercises/all";
 import { decide } from "~/core/decision/decide";
 import type { DecideInput, SignedChange } from "~/core/decision/record/decide-input";
-import { sayEvidence } from "~/messages/describe";
+import { sayEvidence } from "~/messages/say-evidence";
 import { variantOf } from "~/core/exercise/exercise";
 import type { SetRecord } from "~/core/response/session-record";
 import { bookOfBody } from "~/catalogue/demands/book";

@@ -2,7 +2,7 @@ import { useEffect, useRef } from "react";
 import type { CaseloadRow } from "~/contract/clinic";
 import OutcomeMark from "~/islands/frame/OutcomeMark";
 import type { MessageKey } from "~/messages/en";
-import { sayEvidence } from "~/messages/describe";
+import { sayEvidence } from "~/messages/say-evidence";
 import { isKey, label, sayDate, t } from "~/messages/say";
 import MiniStair from "./MiniStair";
 

@@ -3,7 +3,7 @@ import type { CriterionResult } from "~/core/gate/gate";
 import { canBeJudged } from "~/core/gate/judged-in-writing";
 import type { GateView } from "~/contract/gate";
 import ReasonForm from "~/islands/frame/ReasonForm";
-import { sayAsked, sayFound } from "~/messages/describe";
+import { sayAsked, sayFound } from "~/messages/say-criterion";
 import { sayDate, sayNumber, sayTime, t } from "~/messages/say";
 import { verdictLook } from "./verdict-look";
 

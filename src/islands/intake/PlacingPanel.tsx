@@ -6,7 +6,7 @@ import type { Placing } from "~/core/intake/placing";
 import FigureThumb from "~/islands/figure/FigureThumb";
 import { useWrite } from "~/islands/frame/use-write";
 import ProblemNote from "~/islands/frame/ProblemNote";
-import { sayDose } from "~/messages/describe";
+import { sayDose } from "~/messages/say-dose";
 import { sayPlacingReason } from "~/messages/placing";
 import { sayNumber, t } from "~/messages/say";
 import type { PathwayChoice } from "./choices";

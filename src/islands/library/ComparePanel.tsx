@@ -10,7 +10,8 @@ import ExerciseFigure from "~/islands/figure/ExerciseFigure";
 import { call } from "~/islands/frame/call";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import FilterSelect from "~/islands/plan/FilterSelect";
-import { sayDose, sayKnobValue } from "~/messages/describe";
+import { sayDose } from "~/messages/say-dose";
+import { sayKnobValue } from "~/messages/say-knob-value";
 import { label, sayNumber, t } from "~/messages/say";
 
 interface Props {

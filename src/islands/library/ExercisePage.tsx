@@ -7,7 +7,7 @@ import ExerciseFigure from "~/islands/figure/ExerciseFigure";
 import { usualHeightM } from "~/islands/figure/usual-height";
 import { useWrite } from "~/islands/frame/use-write";
 import ProblemNote from "~/islands/frame/ProblemNote";
-import { sayDose } from "~/messages/describe";
+import { sayDose } from "~/messages/say-dose";
 import { sayNumber, t } from "~/messages/say";
 import ComparePanel from "./ComparePanel";
 import ExerciseActivity from "./ExerciseActivity";

@@ -1,7 +1,7 @@
 import type { Exercise } from "~/core/exercise/exercise";
 import type { KnobValue, Prescription } from "~/core/exercise/prescription";
 import FilterSelect from "~/islands/plan/FilterSelect";
-import { sayKnobValue } from "~/messages/describe";
+import { sayKnobValue } from "~/messages/say-knob-value";
 import { label, t } from "~/messages/say";
 import { knobChoices } from "./knob-values";
 

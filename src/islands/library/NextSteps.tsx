@@ -3,7 +3,7 @@ import { easier } from "~/core/progression/easier";
 import { variantOf, type Exercise } from "~/core/exercise/exercise";
 import { harder, type Harder } from "~/core/progression/harder";
 import type { Prescription } from "~/core/exercise/prescription";
-import { sayKnobValue } from "~/messages/describe";
+import { sayKnobValue } from "~/messages/say-knob-value";
 import { label, t } from "~/messages/say";
 
 /** In the library nobody's limits apply; a patient's plan asks again with theirs. */

@@ -4,6 +4,7 @@ import { useEffect, useRef, useState } from "react";
 import type { EndpointName } from "~/contract/addresses";
 import type { PatientFrame as Frame } from "~/contract/frame";
 import type { Written } from "~/contract/episode";
+import { localDay } from "~/core/schedule/local-day";
 import { call } from "~/islands/frame/call";
 import { island } from "~/islands/frame/island";
 import { usePatientNews } from "~/islands/frame/patient-news";
@@ -55,13 +56,16 @@ function PatientFrame({ frame: loaded, view }: Props) {
         .map(({ key, path }) => [key, () => location.assign(address(path))]),
     ),
   );
+  // An answer that a later question has overtaken is passed over: it knows less than what stands here.
+  const asked = useRef(0);
   usePatientNews(({ endpoint, answer: written }) => {
     // What is wrong stands at once, also on a line that loses the next question.
     const { stair } = written as Partial<Written>;
     if (stair) withSignals(stair);
     if (leavesHeadAsItIs.includes(endpoint)) return;
+    const mine = (asked.current += 1);
     void call("readFrame", { id: frame.episodeId }).then((answer) => {
-      if (answer.ok) setFrame(answer.value);
+      if (answer.ok && mine === asked.current) setFrame(answer.value);
     });
   });
 
@@ -105,7 +109,7 @@ function PatientFrame({ frame: loaded, view }: Props) {
           >
             <PauseCircle className="size-5 shrink-0" aria-hidden />
             {t(frame.state === "closed" ? "frame.closed" : "frame.paused", {
-              date: sayDate(frame.resting.at.slice(0, 10)),
+              date: sayDate(localDay(frame.resting.at, frame.zone)),
               reason: frame.resting.reason,
             })}
             {frame.maySign && view !== "person" && (

@@ -16,7 +16,7 @@ import {
   type PrescribeDraft,
   type PrescribeFields,
 } from "~/islands/prescribe/prescribe-draft";
-import { sayDose } from "~/messages/describe";
+import { sayDose } from "~/messages/say-dose";
 import { t } from "~/messages/say";
 
 interface Props {

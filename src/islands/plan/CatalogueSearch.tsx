@@ -7,7 +7,7 @@ import { bodyPositions, laneCodes, type Lane } from "~/core/exercise/body";
 import { bareHome } from "~/core/exercise/kit";
 import { knobByName } from "~/core/exercise/knob";
 import { call } from "~/islands/frame/call";
-import { sayKnobValue } from "~/messages/describe";
+import { sayKnobValue } from "~/messages/say-knob-value";
 import { t } from "~/messages/say";
 import FilterSelect from "./FilterSelect";
 import HitList from "./HitList";

@@ -1,7 +1,7 @@
 import type { PlanView } from "~/contract/plan";
 import { usualItems, type ComposedList, type ListItem } from "~/core/intake/compose-list";
 import FigureThumb from "~/islands/figure/FigureThumb";
-import { sayDose } from "~/messages/describe";
+import { sayDose } from "~/messages/say-dose";
 import { label, sayNumber, t } from "~/messages/say";
 
 interface Props {

@@ -3,7 +3,7 @@ import FigureThumb from "~/islands/figure/FigureThumb";
 import type { Prescription } from "~/core/exercise/prescription";
 import { sameSetting } from "~/core/exercise/same-setting";
 import type { CatalogueHit } from "~/contract/library";
-import { sayDose } from "~/messages/describe";
+import { sayDose } from "~/messages/say-dose";
 import { label, sayNumber, t } from "~/messages/say";
 
 interface Props {

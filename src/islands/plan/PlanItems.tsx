@@ -1,7 +1,8 @@
 import { useState } from "react";
 import type { NextStep, PlanView } from "~/contract/plan";
 import FigureThumb from "~/islands/figure/FigureThumb";
-import { sayDose, sayKnobValue } from "~/messages/describe";
+import { sayDose } from "~/messages/say-dose";
+import { sayKnobValue } from "~/messages/say-knob-value";
 import { label, sayNumber, t } from "~/messages/say";
 import EndItemForm from "./EndItemForm";
 import { workingSide } from "~/core/case/working-side";

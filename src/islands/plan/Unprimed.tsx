@@ -3,7 +3,7 @@ import type { PlanView } from "~/contract/plan";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { useWrite } from "~/islands/frame/use-write";
 import { sayField } from "~/islands/prescribe/field-words";
-import { sayDose } from "~/messages/describe";
+import { sayDose } from "~/messages/say-dose";
 import { t } from "~/messages/say";
 
 type Entry = PlanView["unprimed"][number];

@@ -6,7 +6,7 @@ import FormFeet from "~/islands/frame/FormFeet";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import ReasonField from "~/islands/frame/ReasonField";
 import { useWrite } from "~/islands/frame/use-write";
-import { sayDose } from "~/messages/describe";
+import { sayDose } from "~/messages/say-dose";
 import { t } from "~/messages/say";
 import { sayField } from "./field-words";
 import PrescriptionFields from "./PrescriptionFields";

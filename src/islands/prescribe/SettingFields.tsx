@@ -2,7 +2,7 @@ import { useFormContext } from "react-hook-form";
 import { offeredWords } from "~/catalogue/figures/offered";
 import type { Exercise, Variant } from "~/core/exercise/exercise";
 import { knobByName } from "~/core/exercise/knob";
-import { sayKnobValue } from "~/messages/describe";
+import { sayKnobValue } from "~/messages/say-knob-value";
 import { label } from "~/messages/say";
 import BoxByBend from "./BoxByBend";
 import type { PrescribeFields } from "./prescribe-draft";

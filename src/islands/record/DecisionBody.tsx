@@ -1,7 +1,8 @@
 import type { CaseDecision } from "~/core/case/case-file";
 import type { RecordView } from "~/contract/record";
 import OutcomeMark from "~/islands/frame/OutcomeMark";
-import { sayChange, sayEvidence, sayRule } from "~/messages/describe";
+import { sayChange } from "~/messages/say-change";
+import { sayEvidence, sayRule } from "~/messages/say-evidence";
 import { t } from "~/messages/say";
 
 interface Props {

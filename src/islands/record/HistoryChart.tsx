@@ -5,7 +5,7 @@ import { localDay } from "~/core/schedule/local-day";
 import DateAxis from "~/islands/chart/DateAxis";
 import { useWidth } from "~/islands/chart/use-width";
 import ValueAxis from "~/islands/chart/ValueAxis";
-import { sayChange } from "~/messages/describe";
+import { sayChange } from "~/messages/say-change";
 import { sayDate, sayNumber, t } from "~/messages/say";
 
 interface Props {

@@ -1,7 +1,8 @@
 import type { RecordView } from "~/contract/record";
 import type { ReviewedDay } from "~/core/review/day-by-day";
 import OutcomeMark from "~/islands/frame/OutcomeMark";
-import { sayChange, sayEvidence, sayRule } from "~/messages/describe";
+import { sayChange } from "~/messages/say-change";
+import { sayEvidence, sayRule } from "~/messages/say-evidence";
 import { sayDate, t } from "~/messages/say";
 
 type Item = ReviewedDay["items"][number];

@@ -1,7 +1,8 @@
 import type { StairItem } from "~/contract/episode";
 import type { SchoolComparison, SchoolVerdict } from "~/core/review/compare-schools";
 import OutcomeMark from "~/islands/frame/OutcomeMark";
-import { sayChange, sayRule } from "~/messages/describe";
+import { sayChange } from "~/messages/say-change";
+import { sayRule } from "~/messages/say-evidence";
 import { sayDate, t } from "~/messages/say";
 
 interface Props {

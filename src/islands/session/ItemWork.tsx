@@ -2,7 +2,7 @@ import { useState } from "react";
 import { useFormContext } from "react-hook-form";
 import type { StairView } from "~/contract/episode";
 import ExerciseFigure from "~/islands/figure/ExerciseFigure";
-import { sayDose } from "~/messages/describe";
+import { sayDose } from "~/messages/say-dose";
 import { t } from "~/messages/say";
 import { expandedSets, type SessionDraft, type SessionItem } from "./session-draft";
 import HowItIsDone from "./HowItIsDone";

@@ -1,6 +1,6 @@
 import { variantOf } from "~/core/exercise/exercise";
 import type { KnobValue } from "~/core/exercise/prescription";
-import { sayKnobValue } from "~/messages/describe";
+import { sayKnobValue } from "~/messages/say-knob-value";
 import { label, t } from "~/messages/say";
 import type { SessionItem } from "./session-draft";
 

@@ -1,5 +1,5 @@
 import { Check, Circle, CircleDot } from "lucide-react";
-import { sayDose } from "~/messages/describe";
+import { sayDose } from "~/messages/say-dose";
 import { t } from "~/messages/say";
 import { itemState, type ItemDraft, type SessionItem } from "./session-draft";
 

@@ -1,6 +1,6 @@
 import { useForm } from "react-hook-form";
 import type { Alternative, StairItem } from "~/contract/episode";
-import { sayChange } from "~/messages/describe";
+import { sayChange } from "~/messages/say-change";
 import { t } from "~/messages/say";
 import FormFeet from "~/islands/frame/FormFeet";
 import ReasonField from "~/islands/frame/ReasonField";

@@ -1,6 +1,6 @@
 import type { StairView } from "~/contract/episode";
 import { verdictLook } from "~/islands/gate/verdict-look";
-import { sayAsked, sayFound } from "~/messages/describe";
+import { sayAsked, sayFound } from "~/messages/say-criterion";
 import { sayDate, sayNumber, t } from "~/messages/say";
 
 type Criterion = NonNullable<StairView["gate"]>["criteria"][number];

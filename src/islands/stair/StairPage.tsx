@@ -11,7 +11,6 @@ import LaneList from "./LaneList";
 import GatePanel from "./GatePanel";
 import ItemList from "./ItemList";
 import PlanNotes from "./PlanNotes";
-import SchoolBox from "./SchoolBox";
 import StageBox from "./StageBox";
 import StairDrawing from "./StairDrawing";
 import { byUrgency } from "./by-urgency";
@@ -19,6 +18,10 @@ import { island } from "~/islands/frame/island";
 import { useShortcuts } from "~/islands/frame/use-shortcuts";
 
 const ReportForm = later(() => import("./ReportForm"));
+const SchoolBox = later(
+  () => import("./SchoolBox"),
+  () => <div className="bg-base-100 border-base-300 rounded-box min-h-32 border" />,
+);
 
 /** Where a patient stands, what holds them back, and what to sign next. */
 function StairPage({ stair: loaded }: { stair: StairView }) {

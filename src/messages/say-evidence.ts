@@ -1,0 +1,34 @@
+import type { Evidence } from "~/core/decision/record/evidence";
+import type { KnobValue } from "~/core/exercise/prescription";
+import { sayKnobValue } from "./say-knob-value";
+import { isKey, label, sayDate, t, type Values } from "./say";
+
+/** Values that are codes, and the group of the message file that has their words. */
+const codedValues: Record<string, string> = {
+  knob: "knob",
+  school: "school",
+  lane: "lane",
+  signal: "signal",
+  urgency: "urgency",
+};
+const dateValues = new Set(["until", "first", "on"]);
+
+/** One sentence for a piece of evidence. */
+export function sayEvidence({ code, values, date }: Evidence): string {
+  const words: Values = { date: date ? sayDate(date) : "" };
+  for (const [name, value] of Object.entries(values)) {
+    const group = codedValues[name];
+    if (group) words[name] = label(group, String(value));
+    else if (name === "to" && values["knob"])
+      words[name] = sayKnobValue(String(values["knob"]), value as KnobValue);
+    else words[name] = dateValues.has(name) ? sayDate(String(value)) : value;
+  }
+  return t(`evidence.${code}`, words);
+}
+
+/** The rule in a few words; a hold is named by the evidence nearest to being solved. */
+export function sayRule(rule: string, evidence: readonly Evidence[]): string {
+  const key = `rule.${rule}`;
+  const first = evidence[0];
+  return isKey(key) ? t(key) : first ? sayEvidence(first) : rule;
+}

@@ -1,9 +1,10 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { episodeStates, episodeTurns } from "~/core/episode/episode-turn";
+import { Intake } from "~/core/intake/intake";
 import { InvolvedSide } from "~/core/measure/side-value";
 import { oneOf } from "~/core/schema/one-of";
 import { endpoint, smallLimit } from "./endpoint";
-import { closed, date, instant, ListedPerson, orNull, reason, uuid, written } from "./fields";
+import { closed, instant, ListedPerson, orNull, reason, uuid, written } from "./fields";
 import { PatientFrame } from "./frame";
 import { signingRoles } from "./roles";
 
@@ -31,19 +32,14 @@ export const findPeople = endpoint({
   answer: Type.Object({ people: Type.Array(FoundPerson) }, closed),
 });
 
-const words = (most: number) => Type.String({ minLength: 1, maxLength: most, pattern: "\\S" });
-
-/** Who somebody is. */
+/** Who somebody is: what an intake asks, and how to reach them. */
 export const Identity = Type.Object(
   {
-    givenName: words(80),
-    familyName: words(80),
-    bornOn: date,
-    activity: words(120),
+    ...Intake.properties.person.properties,
     /** Which group of a norm's table to compare with; null where nobody said. */
     normGroup: orNull(oneOf(["male", "female"])),
     /** How to reach them: a number, an address; null where nobody said. */
-    contact: orNull(words(200)),
+    contact: orNull(Type.String({ minLength: 1, maxLength: 200, pattern: "\\S" })),
   },
   closed,
 );

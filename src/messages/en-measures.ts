@@ -168,6 +168,7 @@ export const measures = {
   "gate.criterion": "Criterion",
   "gate.value": "Value",
   "gate.asked": "Target",
+  "gate.passingSet": "Set how gates are passed",
   "gate.verdict": "Result",
   "gate.taken": "Taken",
   "gate.age": "{days, plural, =0 {today} one {# day old} other {# days old}}",

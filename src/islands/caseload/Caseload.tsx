@@ -1,12 +1,11 @@
-import { Search } from "lucide-react";
-import { useCallback, useEffect, useRef, useState } from "react";
+import { useCallback, useEffect, useState } from "react";
 import { later } from "~/islands/frame/later";
 import { attentionCodes } from "~/core/caseload/attention";
 import { type CaseloadRow } from "~/contract/clinic";
 import { call } from "~/islands/frame/call";
 import OutcomeMark from "~/islands/frame/OutcomeMark";
 import { t } from "~/messages/say";
-import { focusInstead, useShortcuts } from "~/islands/frame/use-shortcuts";
+import SearchBox from "~/islands/frame/SearchBox";
 import CaseloadLine from "./CaseloadLine";
 import { namedLike } from "./named-like";
 import { island } from "~/islands/frame/island";
@@ -29,12 +28,12 @@ function Caseload({ rows: first, count, counts: firstCounts }: Props) {
   const [rows, setRows] = useState(first);
   const [whole, setWhole] = useState(first.length === count);
   const [name, setName] = useState("");
-  const box = useRef<HTMLInputElement>(null);
   const [only, setOnly] = useState<Attention | null>(null);
   const [reviewing, setReviewing] = useState<{ at: number; ids: readonly string[] } | null>(null);
   const counts = whole ? countBy(rows) : firstCounts;
   const all = whole ? rows.length : count;
   const shown = rows.filter((row) => (only === null || row.attention === only) && namedLike(row, name));
+  const named = name.trim() !== "";
   const present = attentionCodes.filter((code) => (counts[code] ?? 0) > 0);
 
   const renew = useCallback(async () => {
@@ -49,7 +48,6 @@ function Caseload({ rows: first, count, counts: firstCounts }: Props) {
     return () => clearInterval(timer);
   }, [renew]);
 
-  useShortcuts({ "/": (event) => focusInstead(event, box.current) });
   const look = (text: string) => {
     setName(text);
     if (!whole) void renew();
@@ -87,23 +85,15 @@ function Caseload({ rows: first, count, counts: firstCounts }: Props) {
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <h1 className="text-2xl font-bold">{t("caseload.title")}</h1>
         <p className="text-base-content/75">
-          {t("caseload.count", {
-            shown: name.trim() !== "" ? shown.length : only === null ? all : (counts[only] ?? 0),
-          })}
+          {t("caseload.count", { shown: named ? shown.length : only === null ? all : (counts[only] ?? 0) })}
         </p>
-        <label className="input w-64 max-w-full max-sm:order-last max-sm:w-full">
-          <Search className="size-5 opacity-70" aria-hidden />
-          <span className="sr-only">{t("caseload.find")}</span>
-          <input
-            ref={box}
-            type="search"
-            value={name}
-            maxLength={80}
-            placeholder={t("caseload.find")}
-            onChange={(event) => look(event.target.value)}
-          />
-          <kbd className="kbd kbd-sm max-sm:hidden">/</kbd>
-        </label>
+        <SearchBox
+          label={t("caseload.find")}
+          placeholder={t("caseload.find")}
+          value={name}
+          onChange={look}
+          width="w-64 max-w-full max-sm:order-last max-sm:w-full"
+        />
         <p className="text-base-content/70 ml-auto hidden text-sm xl:block">{t("caseload.openKey")}</p>
         {shown.length > 0 && !reviewing && (
           <button type="button" className="btn max-lg:ml-auto" onClick={() => void beginReview()}>
@@ -144,11 +134,7 @@ function Caseload({ rows: first, count, counts: firstCounts }: Props) {
       <div className={reviewing ? "mt-2 grid items-start gap-3 lg:grid-cols-[22rem_1fr]" : "mt-2"}>
         {shown.length === 0 ? (
           <p className="mt-5">
-            {rows.length === 0
-              ? t("caseload.none")
-              : name.trim()
-                ? t("caseload.nobody")
-                : t("caseload.empty")}
+            {rows.length === 0 ? t("caseload.none") : named ? t("caseload.nobody") : t("caseload.empty")}
           </p>
         ) : (
           <ul

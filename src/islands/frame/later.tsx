@@ -3,7 +3,7 @@ import { lazy, Suspense, useSyncExternalStore, type ComponentType, type ReactNod
 const never = () => () => undefined;
 
 /** What stands in a part's place, and the mark that it is awaited still. */
-const Awaited = ({ children }: { children: ReactNode }) => (
+const Pending = ({ children }: { children: ReactNode }) => (
   <>
     {children}
     <span hidden data-later />
@@ -30,7 +30,7 @@ export function later<P extends object>(
     );
     if (!inBrowser) return place(props);
     return (
-      <Suspense fallback={<Awaited>{place(props)}</Awaited>}>
+      <Suspense fallback={<Pending>{place(props)}</Pending>}>
         <Part {...props} />
       </Suspense>
     );

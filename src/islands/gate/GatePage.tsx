@@ -8,7 +8,10 @@ import MoveHistory from "./MoveHistory";
 import PassingBox from "./PassingBox";
 import { island } from "~/islands/frame/island";
 
-const MoveForm = later(() => import("./MoveForm"));
+const MoveForm = later(
+  () => import("./MoveForm"),
+  () => <div className="bg-base-100 border-base-300 rounded-box min-h-40 border" />,
+);
 
 /** The gate a patient stands before, on one page: read, printed, signed. */
 function GatePage({ view: loaded }: { view: GateView }) {

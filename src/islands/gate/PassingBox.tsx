@@ -29,7 +29,7 @@ export default function PassingBox({ view, onSet }: Props) {
           body={(reason) => ({ passing: other, reason })}
           about={other}
           label={t("sign.reason")}
-          submit={t("schoolForm.save")}
+          submit={t("gate.passingSet")}
           onDone={({ gate }) => {
             setChanging(false);
             onSet(gate);

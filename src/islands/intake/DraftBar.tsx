@@ -8,14 +8,14 @@ import { sayTime, t } from "~/messages/say";
 
 type Draft = DraftList["drafts"][number];
 
-interface Props {
+export interface DraftBarProps {
   drafts: readonly Draft[];
   zone: string;
   onResume: (draft: Draft) => void;
 }
 
 /** Intakes that were begun: to be gone on with, or thrown away; what was thrown away comes back with a tap until the next act. */
-export default function DraftBar({ drafts: loaded, zone, onResume }: Props) {
+export default function DraftBar({ drafts: loaded, zone, onResume }: DraftBarProps) {
   const [drafts, setDrafts] = useState(loaded);
   const [dropped, setDropped] = useState<Draft | null>(null);
   const [problem, setProblem] = useState<Problem | null>(null);

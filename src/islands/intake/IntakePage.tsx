@@ -13,6 +13,7 @@ import { emptyIntake, fieldOf, resumedIntake, toIntake, type IntakeFields } from
 import { GoalsSection, PersonSection, ProblemSection } from "./IntakeSections";
 import type { KnownPerson, PathwayChoice } from "./choices";
 import { LimitsSection, ScreenSection } from "./SafetySections";
+import type { DraftBarProps } from "./DraftBar";
 import RedFlagNote, { redFlagOf } from "./RedFlagNote";
 import { later } from "~/islands/frame/later";
 import { island } from "~/islands/frame/island";
@@ -34,7 +35,10 @@ interface Props {
   known: KnownPerson | null;
 }
 
-const DraftBar = later(() => import("./DraftBar"));
+const DraftBar = later<DraftBarProps>(
+  () => import("./DraftBar"),
+  ({ drafts }) => (drafts.length > 0 ? <div className="mt-2 min-h-11" /> : null),
+);
 const BaselineSection = later(() => import("./BaselineSection"));
 const pauseMs = 800;
 

@@ -1,4 +1,4 @@
-import { Plus, Search, SlidersHorizontal } from "lucide-react";
+import { Plus, SlidersHorizontal } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import type { Problem } from "~/contract/problem";
 import type { LibraryAnswer } from "~/contract/library";
@@ -11,7 +11,7 @@ import { addressOf, filterCount, parametersOf, type LibraryQuery } from "./libra
 import LibraryCard from "./LibraryCard";
 import LibraryFilters, { type PathwayChoice } from "./LibraryFilters";
 import { island } from "~/islands/frame/island";
-import { focusInstead, useShortcuts } from "~/islands/frame/use-shortcuts";
+import SearchBox from "~/islands/frame/SearchBox";
 
 interface Props {
   answer: LibraryAnswer;
@@ -65,8 +65,6 @@ function LibraryPage({ answer: first, query: asked, pathways, mayAdd }: Props) {
     return () => removeEventListener("keydown", onKey);
   }, []);
 
-  useShortcuts({ "/": (event) => focusInstead(event, box.current) });
-
   const count = filterCount(query);
   return (
     <div className="mx-auto max-w-7xl px-4 py-4">
@@ -87,19 +85,13 @@ function LibraryPage({ answer: first, query: asked, pathways, mayAdd }: Props) {
       </div>
       <div className="mt-3 grid items-start gap-4 lg:grid-cols-[15rem_1fr]">
         <div className="flex flex-col gap-2">
-          <label className="input w-full">
-            <Search className="size-5 opacity-70" aria-hidden />
-            <span className="sr-only">{t("library.search")}</span>
-            <input
-              ref={box}
-              type="search"
-              value={query.text}
-              maxLength={80}
-              placeholder={t("plan.words")}
-              onChange={(event) => setQuery({ ...query, text: event.target.value })}
-            />
-            <kbd className="kbd kbd-sm max-sm:hidden">/</kbd>
-          </label>
+          <SearchBox
+            label={t("library.search")}
+            placeholder={t("plan.words")}
+            value={query.text}
+            onChange={(text) => setQuery({ ...query, text })}
+            box={box}
+          />
           <button type="button" className="btn lg:hidden" aria-expanded={open} onClick={() => setOpen(!open)}>
             <SlidersHorizontal className="size-5" aria-hidden /> {t("library.filters")}
             {count > 0 && ` (${count})`}

@@ -2,7 +2,10 @@ import { later } from "~/islands/frame/later";
 import type { LiftsView } from "~/contract/lifts";
 import { sayDate, sayNumber, t } from "~/messages/say";
 
-const LiftChart = later(() => import("./LiftChart"));
+const LiftChart = later(
+  () => import("./LiftChart"),
+  () => <div className="h-48" />,
+);
 
 interface Props {
   trend: LiftsView["trends"][number];

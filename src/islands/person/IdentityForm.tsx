@@ -12,7 +12,7 @@ interface Props {
   onSigned: () => void;
 }
 
-type Fields = Record<Exclude<keyof Identity, never>, string> & { reason: string };
+type Fields = Record<keyof Identity, string> & { reason: string };
 
 const texts = [
   ["givenName", 80],

@@ -1,5 +1,4 @@
-import { Search } from "lucide-react";
-import { useEffect, useRef, useState, type KeyboardEvent } from "react";
+import { useEffect, useState, type KeyboardEvent } from "react";
 import type { Problem } from "~/contract/problem";
 import type { CatalogueAnswer } from "~/contract/library";
 import type { PlanView } from "~/contract/plan";
@@ -11,7 +10,7 @@ import { sayKnobValue } from "~/messages/say-knob-value";
 import { t } from "~/messages/say";
 import FilterSelect from "./FilterSelect";
 import HitList from "./HitList";
-import { focusInstead, useShortcuts } from "~/islands/frame/use-shortcuts";
+import SearchBox from "~/islands/frame/SearchBox";
 
 interface Props {
   plan: PlanView;
@@ -34,7 +33,6 @@ export default function CatalogueSearch({ plan, lane, onLane, onChanged, onProbl
   const [contraction, setContraction] = useState("");
   const [onlyStage, setOnlyStage] = useState(true);
   const [lowKneeBend, setLowKneeBend] = useState(false);
-  const box = useRef<HTMLInputElement>(null);
   const stage = onlyStage ? `${plan.pathway}/${plan.stage}` : "";
 
   useEffect(() => {
@@ -60,27 +58,18 @@ export default function CatalogueSearch({ plan, lane, onLane, onChanged, onProbl
     };
   }, [text, lane, kit, position, contraction, stage, lowKneeBend, onProblem]);
 
-  useShortcuts({ "/": (event) => focusInstead(event, box.current) });
-
   return (
     <section
       className="bg-base-100 border-base-300 rounded-box border p-3"
       aria-label={t("plan.search")}
       onKeyDown={moveAmongHits}
     >
-      <label className="input w-full">
-        <Search className="size-5 opacity-70" aria-hidden />
-        <span className="sr-only">{t("plan.search")}</span>
-        <input
-          ref={box}
-          type="search"
-          value={text}
-          maxLength={80}
-          placeholder={`${t("plan.search")}: ${t("plan.words")}`}
-          onChange={(event) => setText(event.target.value)}
-        />
-        <kbd className="kbd kbd-sm max-sm:hidden">/</kbd>
-      </label>
+      <SearchBox
+        label={t("plan.search")}
+        placeholder={`${t("plan.search")}: ${t("plan.words")}`}
+        value={text}
+        onChange={setText}
+      />
       <div className="mt-2 grid grid-cols-2 gap-2">
         <FilterSelect
           name={t("plan.lane")}

@@ -11,7 +11,10 @@ import Unprimed from "./Unprimed";
 import { island } from "~/islands/frame/island";
 import { later } from "~/islands/frame/later";
 
-const CircumstancesForm = later(() => import("./CircumstancesForm"));
+const CircumstancesForm = later(
+  () => import("./CircumstancesForm"),
+  () => <div className="bg-base-100 border-base-300 rounded-box min-h-18 border" />,
+);
 
 const ArrangeForm = later(() => import("./ArrangeForm"));
 const ComposeForm = later(() => import("./ComposeForm"));

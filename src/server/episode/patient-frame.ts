@@ -13,6 +13,7 @@ import type { StaffContext } from "~/server/staff-context";
 import { limitsTold } from "./limits-told";
 import { namesInPlan } from "./names-in-plan";
 import { openSignals } from "./open-signals";
+import { plannedOn } from "./planned-on";
 import { surgeryOf } from "./surgery-of";
 
 /** What stands at the head of every view of a patient. */
@@ -34,7 +35,7 @@ export function patientFrame(staff: StaffContext, loaded: LoadedCase): PatientFr
     involvedSide: head.involvedSide,
     daysSinceOnset: daysBetween(file.episode.onsetOn, today),
     surgery: surgeryOf(loaded, today),
-    plannedOn: head.surgeryOn !== null && head.surgeryOn > today ? head.surgeryOn : null,
+    plannedOn: plannedOn(head, today),
     elsewhere: loaded.parts.elsewhere.flatMap(({ problems }) => problems),
     stage: { name: stage.name, number: stages.indexOf(stage) + 1, of: stages.length },
     limits: limitsTold(limitsOf(file, stage), today),

@@ -20,6 +20,7 @@ import { soreFrom } from "~/core/response/sore-from";
 import { limitsTold } from "./limits-told";
 import { namesInPlan } from "./names-in-plan";
 import { openSignals } from "./open-signals";
+import { plannedOn } from "./planned-on";
 import { surgeryOf } from "./surgery-of";
 
 /** Builds what the stair of a patient shows, judged by the school in force or by one that is only previewed. */
@@ -50,7 +51,7 @@ export function stairView(staff: StaffContext, loaded: LoadedCase, preview?: Pai
     onsetOn: file.episode.onsetOn,
     daysSinceOnset: daysBetween(file.episode.onsetOn, today),
     surgery: surgeryOf(loaded, today),
-    plannedOn: head.surgeryOn !== null && head.surgeryOn > today ? head.surgeryOn : null,
+    plannedOn: plannedOn(head, today),
     elsewhere: loaded.parts.elsewhere.flatMap(({ problems }) => problems),
     school: review.school,
     schoolInForce: schoolInForce(file),

@@ -11,6 +11,7 @@ import { localDay } from "~/core/schedule/local-day";
 import { loadEpisode, noteRead } from "~/server/case/load-episode";
 import type { LoadedCase } from "~/server/case/make-case";
 import { limitsTold } from "~/server/episode/limits-told";
+import { plannedOn } from "~/server/episode/planned-on";
 import { patientName } from "~/server/case/patient-name";
 import type { StaffContext } from "~/server/staff-context";
 
@@ -36,7 +37,7 @@ export function historyView(staff: StaffContext, loaded: LoadedCase): HistoryVie
     today,
     zone: file.zone,
     onsetOn: file.episode.onsetOn,
-    plannedOn: head.surgeryOn !== null && head.surgeryOn > today ? head.surgeryOn : null,
+    plannedOn: plannedOn(head, today),
     events: parts.events
       .filter(({ id }) => standing.has(id))
       .map(({ id, kind, on, procedures: done = [], graft, limits: brought = [], reason, by, at }) => ({

@@ -60,9 +60,6 @@ function RecordPage({ record }: { record: RecordView }) {
               {t(`document.${kind}`)}
             </a>
           ))}
-          <a className="btn btn-primary" href={`/episodes/${record.episodeId}`}>
-            {t("stair.title")}
-          </a>
         </div>
       </div>
       <div className="join mt-3 print:hidden" role="group" aria-label={t("record.title")}>

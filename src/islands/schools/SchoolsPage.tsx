@@ -43,9 +43,6 @@ function SchoolsPage({ stair }: { stair: StairView }) {
             ))}
           </select>
         </label>
-        <a className="btn" href={`/episodes/${stair.episodeId}`}>
-          {t("stair.title")}
-        </a>
       </div>
       <ProblemNote problem={problem} />
       {comparison && item && comparison.itemId === itemId && (

@@ -34,6 +34,7 @@ export default defineConfig({
             "tests/floors/**/*.test.ts",
             "demo/**/*.test.ts",
           ],
+          setupFiles: [path.join(here, "tests/harness/drawn-cases.ts")],
           maxWorkers: 2,
           // The core has no state that one file could leave to another; loading it once is half the time.
           isolate: false,

@@ -101,11 +101,21 @@ describe("two links", () => {
         const joint = twoLinks([0, 0, 0], end, 0.43, 0.4, pole);
         const distance = size(end);
         if (distance > 0.83 + 1e-3) expect(joint).toBeNull();
-        if (!joint || size(pole) < 0.1) return;
+        if (!joint) return;
         expect(size(joint)).toBeCloseTo(0.43, 3);
         expect(size(minus(end, joint))).toBeCloseTo(0.4, 3);
       }),
     );
+  });
+  it.each([
+    ["along the line", [0.1, 0, 0]],
+    ["against it", [-0.1, 0, 0]],
+    ["no direction at all", [0, 0, 0]],
+  ] as const)("keep their lengths when the pole is %s", (_, pole) => {
+    const end = [0.5, 0, 0] as const;
+    const joint = twoLinks([0, 0, 0], end, 0.43, 0.4, pole);
+    expect(size(joint!)).toBeCloseTo(0.43, 9);
+    expect(size(minus(end, joint!))).toBeCloseTo(0.4, 9);
   });
   it("a straight link faces where it would bend", () => {
     const front = facing([0, 1, 0], [0, -1, 0], [1, 0.4, 0]);

@@ -26,6 +26,23 @@ export const scaled = (a: Vec, by: number): Vec => [a[0] * by, a[1] * by, a[2] *
 export const unit = (a: Vec): Vec => scaled(a, 1 / (size(a) || 1));
 export const between = (a: Vec, b: Vec, share: number): Vec => plus(scaled(a, 1 - share), b, share);
 
+/**
+ * The direction across `along` nearest to the wanted one; when that one lies along it, and so says nothing, the direction
+ * across it nearest to the axis it is least like.
+ *
+ * @param along a unit vector
+ * @example
+ * across([0, 1, 0], [3, 1, 0]); // → [1, 0, 0]
+ * across([1, 0, 0], [2, 0, 0]); // → [0, 1, 0]
+ */
+export function across(along: Vec, wanted: Vec): Vec {
+  const rest = minus(wanted, scaled(along, dot(wanted, along)));
+  if (size(rest) > 1e-9) return unit(rest);
+  const [x, y, z] = along.map(Math.abs) as [number, number, number];
+  const axis: Vec = y <= x && y <= z ? [0, 1, 0] : x <= z ? [1, 0, 0] : [0, 0, 1];
+  return unit(minus(axis, scaled(along, dot(axis, along))));
+}
+
 const radians = Math.PI / 180;
 
 /** Two directions of a frame turned in their plane; `degrees` from the first towards the second. */

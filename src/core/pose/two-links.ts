@@ -1,9 +1,9 @@
-import { between, dot, minus, plus, scaled, size, unit, type Vec } from "./space";
+import { across, between, dot, minus, plus, scaled, size, unit, type Vec } from "./space";
 
 /**
  * Where the joint between two links lies when their ends are given: an elbow or a knee.
  *
- * @param pole the direction towards which it bends
+ * @param pole the direction towards which it bends; one that lies along the line between the ends leaves the choice open
  * @returns the joint, or null when the links cannot span the distance (to a tenth of a millimetre)
  */
 export function twoLinks(start: Vec, end: Vec, first: number, second: number, pole: Vec): Vec | null {
@@ -13,12 +13,11 @@ export function twoLinks(start: Vec, end: Vec, first: number, second: number, po
     return null;
   if (distance >= first + second) return between(start, end, first / (first + second));
   const along = unit(line);
-  const across = unit(minus(pole, scaled(along, dot(pole, along))));
   const share = Math.min(
     1,
     Math.max(-1, (first ** 2 + distance ** 2 - second ** 2) / (2 * first * distance)),
   );
-  return plus(plus(start, along, first * share), across, first * Math.sqrt(1 - share ** 2));
+  return plus(plus(start, along, first * share), across(along, pole), first * Math.sqrt(1 - share ** 2));
 }
 
 /**
@@ -29,6 +28,6 @@ export function twoLinks(start: Vec, end: Vec, first: number, second: number, po
  * @param straight the direction to face when nothing bends
  */
 export function facing(up: Vec, next: Vec, straight: Vec): Vec {
-  const across = minus(next, scaled(up, dot(next, up)));
-  return unit(size(across) > 0.02 ? across : minus(straight, scaled(up, dot(straight, up))));
+  const turns = size(minus(next, scaled(up, dot(next, up)))) > 0.02;
+  return across(up, turns ? next : straight);
 }

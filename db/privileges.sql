@@ -48,3 +48,4 @@ GRANT SELECT, INSERT ON lifts TO {{app}};
 GRANT SELECT, INSERT ON small_doses TO {{app}};
 GRANT SELECT, INSERT ON episode_turns TO {{app}};
 GRANT SELECT, INSERT ON identity_changes TO {{app}};
+GRANT SELECT, INSERT ON voidings TO {{app}};

@@ -31,6 +31,7 @@ export const addresses = {
   readDays: "GET /api/episodes/{id}/days",
   replayDecisions: "GET /api/episodes/{id}/replay",
   signDocument: "POST /api/episodes/{id}/documents",
+  voidEntry: "POST /api/episodes/{id}/voidings",
 
   readPlan: "GET /api/episodes/{id}/plan",
   addItem: "POST /api/episodes/{id}/items",

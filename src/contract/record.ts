@@ -3,6 +3,7 @@ import { CaseDecision, CaseSession } from "~/core/case/case-file";
 import { Dose } from "~/core/dose/dose";
 import { episodeTurns } from "~/core/episode/episode-turn";
 import { eventKinds } from "~/core/event/event";
+import { MeasureResult } from "~/core/measure/measure";
 import { InvolvedSide } from "~/core/measure/side-value";
 import { Exercise } from "~/core/exercise/exercise";
 import { Pain } from "~/core/response/pain-response";
@@ -11,9 +12,10 @@ import { SchoolComparison } from "~/core/review/compare-schools";
 import { DayByDay } from "~/core/review/day-by-day";
 import { Replay } from "~/core/review/replay-decisions";
 import { oneOf } from "~/core/schema/one-of";
+import { voidedKinds } from "~/core/schema/voided";
 import { endpoint } from "./endpoint";
 import { Written } from "./episode";
-import { closed, date, instant, Person, uuid } from "./fields";
+import { closed, date, instant, Person, reason, uuid } from "./fields";
 import { signingRoles } from "./roles";
 
 export const documentKinds = ["visit-note", "handover-letter"] as const;
@@ -26,6 +28,12 @@ export const DocumentBody = Type.Object(
 );
 export type DocumentBody = Static<typeof DocumentBody>;
 
+/** Something that is voided: by whom, when and why; null while it stands. */
+const voided = Type.Union([
+  Type.Object({ at: instant, by: Type.String(), reason: Type.String() }, closed),
+  Type.Null(),
+]);
+
 /** One entry of an episode's record, by its kind. */
 export const RecordEntry = Type.Union([
   Type.Object(
@@ -36,12 +44,16 @@ export const RecordEntry = Type.Union([
       session: CaseSession,
       /** True when a later session has corrected this one. */
       corrected: Type.Boolean(),
+      voided,
+      /** Exercises of it that another session of the same day holds as well, more often than is prescribed for a day. */
+      alsoIn: Type.Array(Type.Object({ itemId: uuid, at: instant }, closed)),
     },
     closed,
   ),
   Type.Object(
     {
       kind: Type.Literal("report"),
+      id: uuid,
       at: instant,
       by: Type.String(),
       trainingDate: date,
@@ -52,6 +64,9 @@ export const RecordEntry = Type.Union([
       loadTestPain: Type.Union([Type.Integer(), Type.Null()]),
       otherLoad: Type.Union([Type.String(), Type.Null()]),
       late: Type.Boolean(),
+      /** True when a later report for the same day has taken its place. */
+      corrected: Type.Boolean(),
+      voided,
     },
     closed,
   ),
@@ -165,6 +180,7 @@ export const RecordEntry = Type.Union([
       id: uuid,
       document: oneOf(documentKinds),
       body: Type.String(),
+      voided,
     },
     closed,
   ),
@@ -175,7 +191,13 @@ export const RecordEntry = Type.Union([
       by: Type.String(),
       results: Type.Array(
         Type.Object(
-          { name: Type.String(), side: Type.String(), value: Type.Number(), unit: Type.String() },
+          {
+            result: MeasureResult,
+            name: Type.String(),
+            unit: Type.String(),
+            corrected: Type.Boolean(),
+            voided,
+          },
           closed,
         ),
       ),
@@ -196,6 +218,9 @@ export const RecordView = Type.Object(
       Type.Object({ itemId: uuid, name: Type.String(), exercise: Exercise, dose: Dose }, closed),
     ),
     entries: Type.Array(RecordEntry),
+    school: PainSchoolCode,
+    mayRecord: Type.Boolean(),
+    maySign: Type.Boolean(),
   },
   closed,
 );
@@ -229,6 +254,21 @@ export const readDays = endpoint({
   roles: "signed-in",
   query: Type.Object({ from: Type.Optional(date) }, closed),
   answer: DayByDay,
+});
+
+export const VoidingBody = Type.Object(
+  { id: uuid, kind: oneOf(voidedKinds), targetId: uuid, reason },
+  closed,
+);
+export type VoidingBody = Static<typeof VoidingBody>;
+
+export const voidEntry = endpoint({
+  name: "voidEntry",
+  says: "Take a session, a report, a result or a document out of the judgement, with a reason",
+  roles: signingRoles,
+  body: VoidingBody,
+  answer: Written,
+  status: 201,
 });
 
 export const signDocument = endpoint({

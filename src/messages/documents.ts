@@ -17,10 +17,12 @@ const list = (lines: readonly string[]) => lines.map((line) => `- ${line}`).join
 export function visitNote(stair: StairView, record: RecordView): string {
   const today = record.entries.filter((entry) => localDay(entry.at, stair.zone) === stair.today);
   const sessions = today.filter(
-    (entry): entry is Of<"session"> => entry.kind === "session" && !entry.corrected,
+    (entry): entry is Of<"session"> => entry.kind === "session" && !entry.corrected && !entry.voided,
   );
   const decisions = today.filter((entry): entry is Of<"decision"> => entry.kind === "decision");
-  const reports = record.entries.filter((entry): entry is Of<"report"> => entry.kind === "report");
+  const reports = record.entries.filter(
+    (entry): entry is Of<"report"> => entry.kind === "report" && !entry.corrected && !entry.voided,
+  );
   const open = stair.items.filter(({ proposal }) => canAccept(proposal));
   const report = reports[0];
   return paragraphs([

@@ -83,6 +83,7 @@ describe("another clinic's ids answer 404, at every endpoint that takes one", ()
       reason: "because",
     }),
     documents: () => ({ id: uuid(), kind: "visit-note", body: "text", proposed: "text" }),
+    voidings: () => ({ id: uuid(), kind: "session", targetId: uuid(), reason: "because" }),
     "session-draft": () => ({ id: uuid(), body: {} }),
     lifts: () => ({ id: uuid(), on: "2026-03-09", movement: "Row", sets: 3, reps: 5, loadKg: 40 }),
     "small-doses": () => ({ id: uuid(), step: "begin", lookOn: "2026-03-30" }),

@@ -3,6 +3,7 @@ import { isInTime } from "~/core/response/training-day-state";
 import { localDay } from "~/core/schedule/local-day";
 import { loadTestBand } from "~/core/response/load-test-band";
 import type { CaseFile, CaseSession } from "./case-file";
+import { isVoided } from "~/core/schema/voided";
 import { effusionsUp, type EffusionUp } from "./effusion";
 
 /** All that was done on one local date, whatever the items, and how the morning after was. */
@@ -28,7 +29,9 @@ export interface CaseDay {
 /** The training days of a case up to its `asOf`, oldest first. */
 export function caseDays(file: CaseFile): CaseDay[] {
   const seen = (at: string) => Date.parse(at) <= Date.parse(file.asOf);
-  const known = file.sessions.filter((session) => seen(session.receivedAt ?? session.at));
+  const known = file.sessions.filter(
+    (session) => seen(session.receivedAt ?? session.at) && !isVoided(session, file.asOf),
+  );
   const corrected = new Set(known.map((session) => session.supersedes));
   const effusions = effusionsUp(file);
   const sessions = known
@@ -44,7 +47,9 @@ export function caseDays(file: CaseFile): CaseDay[] {
   const reported = [...byDate].flatMap(([date, ofDate]) => {
     const [first, last] = [ofDate[0], ofDate.at(-1)];
     if (!first || !last) return [];
-    const reports = file.reports.filter((r) => r.trainingDate === date && seen(r.receivedAt));
+    const reports = file.reports.filter(
+      (r) => r.trainingDate === date && seen(r.receivedAt) && !isVoided(r, file.asOf),
+    );
     const report = reportThatCounts(reports, last.at);
     // Of several before the next session the latest is news.
     const effusion = effusions.findLast((found) => dayOf(found, byDate, file.zone) === date);
@@ -129,6 +134,6 @@ function reportThatCounts(reports: CaseFile["reports"], endedAt: string): NextDa
   const sorted = [...reports].sort((a, b) => Date.parse(a.receivedAt) - Date.parse(b.receivedAt));
   const found = sorted.filter((r) => isInTime(r, endedAt)).at(-1) ?? sorted.at(-1);
   if (!found) return undefined;
-  const { id, trainingDate, ...report } = found;
+  const { id, trainingDate, voided, ...report } = found;
   return report;
 }

@@ -15,6 +15,7 @@ import { Change } from "~/core/progression/change";
 import { Lane } from "~/core/exercise/body";
 import { ItemRole } from "~/core/exercise/role";
 import { Arrangement } from "./arrangement";
+import { Voided } from "~/core/schema/voided";
 import { Exercise } from "~/core/exercise/exercise";
 import { Prescription } from "~/core/exercise/prescription";
 import { Restriction } from "~/core/limit/restriction";
@@ -73,6 +74,8 @@ export const CaseSession = Type.Object(
     supersedes: Type.Optional(id),
     /** The muscles were still sore from the last training day. */
     stillSore: Type.Optional(Type.Boolean()),
+    /** It was written into the wrong record, or never was so: it stays, and is judged no more. */
+    voided: Type.Optional(Voided),
     items: Type.Array(Type.Object({ itemId: id, sets: Type.Array(SetRecord, { minItems: 1 }) }, closed)),
   },
   closed,
@@ -195,7 +198,12 @@ export const CaseFile = Type.Object(
       Type.Array(Type.Object({ id, at: instant, ...Arrangement.properties }, closed)),
     ),
     sessions: Type.Array(CaseSession),
-    reports: Type.Array(Type.Object({ id, trainingDate: date, ...NextDayReport.properties }, closed)),
+    reports: Type.Array(
+      Type.Object(
+        { id, trainingDate: date, ...NextDayReport.properties, voided: Type.Optional(Voided) },
+        closed,
+      ),
+    ),
     results: Type.Array(MeasureResult),
     /** What somebody lifted in training of their own. */
     lifts: Type.Optional(Type.Array(Lift)),

@@ -1,4 +1,5 @@
 import { amountsOfDose, amountsOfSets, mostOf, type Amounts } from "~/core/dose/amounts";
+import { isVoided } from "~/core/schema/voided";
 import type { CaseFile } from "./case-file";
 
 /**
@@ -13,12 +14,13 @@ export function doneBefore(
 ): Amounts {
   const own = items.filter((item) => item.exerciseId === exerciseId);
   const ids = new Set(own.map(({ id }) => id));
-  const corrected = new Set([except, ...sessions.map(({ supersedes }) => supersedes)]);
+  const valid = sessions.filter((session) => !isVoided(session));
+  const corrected = new Set([except, ...valid.map(({ supersedes }) => supersedes)]);
   return mostOf([
     ...own.flatMap(({ prescriptions }) =>
       prescriptions.map(({ prescription }) => amountsOfDose(prescription.dose)),
     ),
-    ...sessions
+    ...valid
       .filter(({ id }) => !corrected.has(id))
       .flatMap((session) => session.items.filter(({ itemId }) => ids.has(itemId)))
       .map(({ sets }) => amountsOfSets(sets)),

@@ -1,3 +1,4 @@
+import { unlessVoidedLater } from "~/core/schema/voided";
 import type { CaseDecision, CaseFile } from "./case-file";
 
 /**
@@ -12,9 +13,15 @@ export function knownAt(file: CaseFile, at: string, decisions: readonly CaseDeci
     ...file,
     asOf: at,
     decisions: [...decisions],
-    sessions: file.sessions.filter((session) => known(session.receivedAt ?? session.at)),
-    reports: file.reports.filter((report) => known(report.receivedAt)),
-    results: file.results.filter((result) => known(result.recordedAt ?? `${result.takenOn}T00:00:00Z`)),
+    sessions: file.sessions
+      .filter((session) => known(session.receivedAt ?? session.at))
+      .map((session) => unlessVoidedLater(session, at)),
+    reports: file.reports
+      .filter((report) => known(report.receivedAt))
+      .map((report) => unlessVoidedLater(report, at)),
+    results: file.results
+      .filter((result) => known(result.recordedAt ?? `${result.takenOn}T00:00:00Z`))
+      .map((result) => unlessVoidedLater(result, at)),
     signals: (file.signals ?? []).filter((signal) => known(signal.at)),
     attributions: (file.attributions ?? []).filter((choice) => known(choice.at)),
     arrangements: (file.arrangements ?? []).filter((signed) => known(signed.at)),

@@ -2,6 +2,7 @@ import type { StopSignal } from "~/core/decision/record/decide-input";
 import { halts, stopSignal, urgencies } from "~/core/intake/stop-signal";
 import { stoppingPinch } from "~/core/decision/rules/stop";
 import { pinchGrade } from "~/core/response/judge-day";
+import { isVoided } from "~/core/schema/voided";
 import type { CaseFile, CaseItem, CaseSignal } from "./case-file";
 
 const known = (at: string, asOf: string) => Date.parse(at) <= Date.parse(asOf);
@@ -26,19 +27,22 @@ export function haltsOf(file: Pick<CaseFile, "signals" | "asOf">): CaseSignal[] 
 }
 
 /**
- * Pinches that stop and blocks that were written down for an exercise in a session that has been corrected since, for an
+ * Pinches that stop and blocks that were written down for an exercise in a session that has been corrected or voided since, for an
  * item of it that has left the plan, or for another setting of it: a stop is the exercise's. Clearing any item of it lifts them.
  */
 export function pinchesKept(file: CaseFile, own: Pick<CaseItem, "id" | "exerciseId">): StopSignal[] {
   const { exerciseId } = own;
   const items = new Map(file.items.map((item) => [item.id, item]));
-  const corrected = new Set(file.sessions.map(({ supersedes }) => supersedes));
+  const valid = file.sessions.filter((session) => !isVoided(session, file.asOf));
+  const corrected = new Set(valid.map(({ supersedes }) => supersedes));
   const seen = file.sessions.filter(({ at, receivedAt = at }) => known(receivedAt, file.asOf));
-  return seen.flatMap(({ id, at, receivedAt = at, items: done }) => {
+  return seen.flatMap((session) => {
+    const { id, at, receivedAt = at, items: done } = session;
+    const isOut = corrected.has(id) || isVoided(session, file.asOf);
     const stops = done.some(({ itemId, sets }) => {
       const item = items.get(itemId);
       // What stands of the item itself, its own rules read.
-      const isStanding = !corrected.has(id) && item?.endedAt === undefined && itemId === own.id;
+      const isStanding = !isOut && item?.endedAt === undefined && itemId === own.id;
       return (
         item?.exerciseId === exerciseId && !isStanding && sets.some((set) => pinchGrade(set) >= stoppingPinch)
       );

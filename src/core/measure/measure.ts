@@ -2,6 +2,7 @@ import { Type, type Static } from "@sinclair/typebox";
 import { oneOf } from "~/core/schema/one-of";
 import { ForbidCode, Muscle } from "~/core/exercise/body";
 import { Source } from "~/core/schema/source";
+import { isVoided, Voided } from "~/core/schema/voided";
 
 const closed = { additionalProperties: false };
 const span = Type.Object({ low: Type.Number(), high: Type.Number() }, closed);
@@ -150,13 +151,16 @@ export const MeasureResult = Type.Object(
     recordedAt: Type.Optional(Type.String({ format: "date-time" })),
     /** The result that this one corrects. */
     supersedes: Type.Optional(Type.String({ minLength: 1, maxLength: 60 })),
+    /** It belongs to somebody else, or was never so: it stays in the record and is read no more. */
+    voided: Type.Optional(Voided),
   },
   closed,
 );
 export type MeasureResult = Static<typeof MeasureResult>;
 
-/** Results that no later one has corrected. */
+/** Results that are not voided and that no later one has corrected; what a voided one had corrected stands again. */
 export function standingResults(results: readonly MeasureResult[]): MeasureResult[] {
-  const corrected = new Set(results.map((result) => result.supersedes));
-  return results.filter((result) => !corrected.has(result.id));
+  const valid = results.filter((result) => !isVoided(result));
+  const corrected = new Set(valid.map((result) => result.supersedes));
+  return valid.filter((result) => !corrected.has(result.id));
 }

@@ -1,15 +1,30 @@
 import type { RecordEntry, RecordView } from "~/contract/record";
-import { label, sayDate, sayQuantity, sayTime, t } from "~/messages/say";
+import { CopyCheck } from "lucide-react";
+import { label, sayDate, sayTime, t } from "~/messages/say";
 import DecisionBody from "./DecisionBody";
+import EntryActs from "./EntryActs";
+import OneResult from "./OneResult";
+import VoidedNote from "./VoidedNote";
 import { saySets } from "~/messages/say-sets";
 
 type Of<K extends RecordEntry["kind"]> = Extract<RecordEntry, { kind: K }>;
-type Bodies = { [K in RecordEntry["kind"]]: (entry: Of<K>, record: RecordView) => React.ReactNode };
+type Bodies = {
+  [K in RecordEntry["kind"]]: (entry: Of<K>, record: RecordView, onChanged: () => void) => React.ReactNode;
+};
 
 /** How each kind of entry is told. */
 const bodies: Bodies = {
-  session: ({ session, corrected }, record) => (
+  session: ({ session, corrected, alsoIn }, record) => (
     <>
+      {alsoIn.length > 0 && (
+        <p className="text-warning flex items-start gap-1 font-medium" data-testid="done-twice">
+          <CopyCheck className="mt-1 size-4 shrink-0" aria-hidden />
+          {t("record.doneTwice", {
+            exercises: alsoIn.map(({ itemId }) => exerciseName(record, itemId)).join(", "),
+            time: sayTime(alsoIn[0]?.at ?? session.at, record.zone),
+          })}
+        </p>
+      )}
       {corrected && <p className="font-semibold">{t("record.corrected")}</p>}
       {session.supersedes && <p>{t("record.corrects")}</p>}
       <p>{t("record.sessionLine", { pain: session.painBefore, minutes: session.minutes ?? 0 })}</p>
@@ -20,14 +35,6 @@ const bodies: Bodies = {
           <li key={done.itemId}>{saySets(doneIn(record, done.itemId), done.sets)}</li>
         ))}
       </ul>
-      {!corrected && (
-        <a
-          className="link inline-flex min-h-11 items-center text-sm print:hidden"
-          href={`/episodes/${record.episodeId}/session?correct=${session.id}`}
-        >
-          {t("record.correct")}
-        </a>
-      )}
     </>
   ),
   report: ({
@@ -39,8 +46,10 @@ const bodies: Bodies = {
     loadTestPain,
     otherLoad,
     late,
+    corrected,
   }) => (
     <p>
+      {corrected && <span className="font-semibold">{t("record.corrected")} </span>}
       {t("record.reportLine", {
         date: sayDate(trainingDate),
         pain,
@@ -126,21 +135,34 @@ const bodies: Bodies = {
       <p className="whitespace-pre-wrap">{body}</p>
     </details>
   ),
-  measures: ({ results }) => (
+  measures: ({ results }, record, onChanged) => (
     <ul>
-      {results.map((result, i) => (
-        <li key={i}>
-          {result.name}
-          {result.side === "none" ? "" : `, ${label("side", result.side)}`}:{" "}
-          <strong>{sayQuantity(result.value, result.unit)}</strong>
+      {results.map((one) => (
+        <li key={one.result.id}>
+          <OneResult one={one} record={record} onChanged={onChanged} />
         </li>
       ))}
     </ul>
   ),
 };
 
-export default function EntryBody({ entry, record }: { entry: RecordEntry; record: RecordView }) {
-  return bodies[entry.kind](entry as never, record);
+interface Props {
+  entry: RecordEntry;
+  record: RecordView;
+  /** Something of it was corrected or voided: the record is read again. */
+  onChanged: () => void;
+}
+
+export default function EntryBody({ entry, record, onChanged }: Props) {
+  const body = bodies[entry.kind](entry as never, record, onChanged);
+  const voided = "voided" in entry ? entry.voided : null;
+  return (
+    <>
+      {voided && <VoidedNote voided={voided} zone={record.zone} />}
+      {voided ? <div className="line-through opacity-75">{body}</div> : body}
+      <EntryActs entry={entry} record={record} onChanged={onChanged} />
+    </>
+  );
 }
 
 function doneIn(record: RecordView, itemId: string) {

@@ -12,7 +12,7 @@ const is =
 
 /** One exercise of the record over time: its work, its pain, and what was turned when. */
 export default function ExerciseOverTime({ record }: { record: RecordView }) {
-  const sessions = record.entries.filter(is("session")).filter((entry) => !entry.corrected);
+  const sessions = record.entries.filter(is("session")).filter((entry) => !entry.corrected && !entry.voided);
   const done = record.items.filter(({ itemId }) =>
     sessions.some(({ session }) => session.items.some((item) => item.itemId === itemId)),
   );
@@ -20,7 +20,9 @@ export default function ExerciseOverTime({ record }: { record: RecordView }) {
   const item = record.items.find(({ itemId }) => itemId === chosen);
   if (!item) return <p className="mt-4">{t("history.empty")}</p>;
   const reports = new Map(
-    [...record.entries.filter(is("report"))].reverse().map(({ trainingDate, pain }) => [trainingDate, pain]),
+    [...record.entries.filter(is("report")).filter((entry) => !entry.voided)]
+      .reverse()
+      .map(({ trainingDate, pain }) => [trainingDate, pain]),
   );
   const history = exerciseHistory(
     sessions.map(({ session }) => ({

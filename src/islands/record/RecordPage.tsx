@@ -4,6 +4,7 @@ import { useState } from "react";
 import type { RecordEntry, RecordView } from "~/contract/record";
 import { documentKinds } from "~/contract/record";
 import { sayTime, t } from "~/messages/say";
+import { call } from "~/islands/frame/call";
 import { later } from "~/islands/frame/later";
 import EntryBody from "./EntryBody";
 import ReplayNote from "./ReplayNote";
@@ -31,7 +32,12 @@ const kinds: readonly Kind[] = [
 ];
 
 /** The record of an episode, newest first. */
-function RecordPage({ record }: { record: RecordView }) {
+function RecordPage({ record: loaded }: { record: RecordView }) {
+  const [record, setRecord] = useState(loaded);
+  const readAgain = async () => {
+    const answer = await call("readRecord", { id: loaded.episodeId });
+    if (answer.ok) setRecord(answer.value);
+  };
   const [only, setOnly] = useState<Kind | null>(null);
   const [view, setView] = useState<"timeline" | "history" | "days">("timeline");
   const shown = record.entries.filter((entry) => only === null || entry.kind === only);
@@ -108,7 +114,7 @@ function RecordPage({ record }: { record: RecordView }) {
           <ol className="mt-4 flex flex-col gap-2" data-testid="record">
             {shown.map((entry, i) => (
               <li
-                key={`${entry.at} ${entry.kind} ${i}`}
+                key={`${entry.at} ${entry.kind} ${shown.length - i}`}
                 className="bg-base-100 border-base-300 grid gap-x-4 gap-y-1 rounded-lg border px-3 py-2 sm:grid-cols-[10.5rem_1fr]"
                 data-kind={entry.kind}
               >
@@ -118,7 +124,7 @@ function RecordPage({ record }: { record: RecordView }) {
                   <p className="text-base-content/80">{entry.by}</p>
                 </div>
                 <div className="min-w-0">
-                  <EntryBody entry={entry} record={record} />
+                  <EntryBody entry={entry} record={record} onChanged={() => void readAgain()} />
                 </div>
               </li>
             ))}

@@ -5,6 +5,7 @@ import { useWrite } from "~/islands/frame/use-write";
 import { otherLoads, swellings } from "~/core/response/session-record";
 import AmountField from "~/islands/frame/AmountField";
 import ChoiceField from "~/islands/frame/ChoiceField";
+import FormFeet from "~/islands/frame/FormFeet";
 import PainPicker from "~/islands/frame/PainPicker";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayDate, t } from "~/messages/say";
@@ -13,7 +14,20 @@ interface Props {
   episodeId: string;
   date: string;
   school: PainSchoolCode;
+  /** What was said before, where this corrects it. */
+  given?: GivenReport;
   onDone: (next: StairView) => void;
+  onCancel?: () => void;
+}
+
+/** A report as the record tells it. */
+interface GivenReport {
+  readonly pain: number;
+  readonly stiffnessMinutes: number | null;
+  readonly swelling: string | null;
+  readonly settledHours: number | null;
+  readonly loadTestPain: number | null;
+  readonly otherLoad: string | null;
 }
 
 interface Fields {
@@ -26,16 +40,16 @@ interface Fields {
 }
 
 /** How the patient was on the morning after; entered by the clinic. */
-export default function ReportForm({ episodeId, date, school, onDone }: Props) {
+export default function ReportForm({ episodeId, date, school, given: before, onDone, onCancel }: Props) {
   const { send, problem } = useWrite("recordReport", { id: episodeId });
   const { register, control, handleSubmit, formState } = useForm<Fields>({
     defaultValues: {
-      pain: null,
-      stiffnessMinutes: "",
-      swelling: "",
-      settledHours: "",
-      loadTestPain: "",
-      otherLoad: "",
+      pain: before?.pain ?? null,
+      stiffnessMinutes: String(before?.stiffnessMinutes ?? ""),
+      swelling: (before?.swelling ?? "") as Fields["swelling"],
+      settledHours: String(before?.settledHours ?? ""),
+      loadTestPain: String(before?.loadTestPain ?? ""),
+      otherLoad: (before?.otherLoad ?? "") as Fields["otherLoad"],
     },
   });
   const submit = handleSubmit(async (given) => {
@@ -113,9 +127,9 @@ export default function ReportForm({ episodeId, date, school, onDone }: Props) {
             field={register("loadTestPain")}
           />
         )}
-        <button className="btn btn-primary ml-auto" disabled={formState.isSubmitting}>
-          {t("report.save")}
-        </button>
+        <span className="ml-auto">
+          <FormFeet submit={t("report.save")} disabled={formState.isSubmitting} onCancel={onCancel} />
+        </span>
       </div>
       {formState.errors.pain && <p className="text-error text-sm">{t("report.pain")}: 0–10</p>}
     </form>

@@ -13,6 +13,7 @@ import { reviewCase, type CaseReview } from "~/core/review/review-case";
 import { ageYears } from "~/core/schedule/age-years";
 import { localDay } from "~/core/schedule/local-day";
 import { check } from "~/core/schema/check";
+import type { Voided, VoidedKind } from "~/core/schema/voided";
 import { changesOfIntakes, conditionsOfAge, conditionsOver } from "./conditions-of";
 import type { CaseParts } from "./case-parts";
 import type { Definition } from "./definition-repository";
@@ -74,6 +75,7 @@ export function madeOf(
   if (!pathway) throw new Error(`episode without its pathway`);
   // What was signed last about a person's week and limits takes the place of what the intake said.
   const settings = parts.circumstances;
+  const voidedOf = voidedAmong(parts);
   const irritability = parts.answers.at(-1)?.irritability;
   const file: CaseFile = {
     format: caseFormat,
@@ -107,9 +109,15 @@ export function madeOf(
     limitSettings: settings.map(({ at, circumstances: set }) => ({ at, restrictions: limitsOf(set) })),
     items: itemsOf(parts),
     arrangements: parts.arrangements.map((signed) => without(signed, "by")),
-    sessions: sessionsOf(parts),
-    reports: parts.reports.map((report) => without(report, "by", "occurredAt")),
-    results: parts.results.map((result) => without(result, "by", "visitId")),
+    sessions: sessionsOf(parts).map((session) => ({ ...session, ...voidedOf("session", session) })),
+    reports: parts.reports.map((report) => ({
+      ...without(report, "by", "occurredAt"),
+      ...voidedOf("report", report),
+    })),
+    results: parts.results.map((result) => ({
+      ...without(result, "by", "visitId"),
+      ...voidedOf("result", result),
+    })),
     lifts: parts.lifts.map((lift) => without(lift, "by")),
     smallDoses: parts.smallDoses.map((step) => without(step, "by")),
     decisions: parts.decisions.map(({ by, ...decision }) => ({
@@ -135,6 +143,15 @@ function limitsOf(set: Circumstances): Restriction[] {
 function withAsks(measure: Measure): Measure {
   const asks = measure.asks ?? measureAsks[measure.code];
   return asks ? { ...measure, asks } : measure;
+}
+
+/** What says of a fact that it was voided, where it was. */
+export function voidedAmong({ voidings }: Pick<CaseParts, "voidings">) {
+  const found = new Map(voidings.map((voiding) => [`${voiding.kind} ${voiding.targetId}`, voiding]));
+  return (kind: VoidedKind, { id }: { readonly id: string }): { voided?: Voided } => {
+    const voiding = found.get(`${kind} ${id}`);
+    return voiding ? { voided: { id: voiding.id, at: voiding.at, reason: voiding.reason } } : {};
+  };
 }
 
 function itemsOf({ items, endings, prescriptions }: CaseParts): CaseItem[] {

@@ -1,6 +1,9 @@
 import type { documentKinds } from "~/contract/record";
 import { handoverLetter, visitNote } from "~/messages/documents";
 import type { StaffContext } from "~/server/staff-context";
+import { pool } from "~/server/db/connection";
+import { documents } from "~/server/facts/documents";
+import { readFacts } from "~/server/facts/sql";
 import { gateView } from "~/server/gate/read-gate";
 import { notFound } from "~/server/http/problem";
 import type { LoadedCase } from "~/server/case/make-case";
@@ -18,8 +21,13 @@ const writers: Record<Kind, Write> = {
     handoverLetter(stairView(staff, loaded), gateView(staff, loaded)),
 };
 
-/** A document as it is proposed from the record, to be edited and signed. @throws ApiProblem 404 for an unknown kind */
-export async function proposeDocument(staff: StaffContext, id: string, kind: string) {
+/**
+ * A document as it is proposed from the record, to be edited and signed.
+ *
+ * @param from a signed one that is written again: its text stands in place of the proposed one
+ * @throws ApiProblem 404 for an unknown kind, or a signed one that is not of this patient
+ */
+export async function proposeDocument(staff: StaffContext, id: string, kind: string, from: string | null) {
   const loaded = await loadEpisode(staff, id);
   const write = Object.hasOwn(writers, kind) ? writers[kind as Kind] : null;
   if (!write) throw notFound();
@@ -27,7 +35,14 @@ export async function proposeDocument(staff: StaffContext, id: string, kind: str
   return {
     episodeId: id,
     kind: kind as Kind,
-    text: await write(staff, loaded),
+    text: from === null ? await write(staff, loaded) : await signedText(staff, id, kind, from),
     maySign: stairView(staff, loaded).maySign,
   };
+}
+
+async function signedText(staff: StaffContext, id: string, kind: string, from: string): Promise<string> {
+  const signed = (await readFacts(pool(), documents, staff.clinicId, [id])).get(id) ?? [];
+  const found = signed.find((document) => document.id === from && document.kind === kind);
+  if (!found) throw notFound();
+  return found.body;
 }

@@ -1,10 +1,14 @@
+import { recordingRoles, signingRoles } from "~/contract/roles";
 import { conditionByCode } from "~/catalogue/conditions/all";
 import { proceduresOf } from "~/catalogue/procedures/all";
 import type { RecordEntry, RecordView } from "~/contract/record";
+import { doneTwice } from "~/core/case/done-twice";
+import { standingResults } from "~/core/measure/measure";
+import { isVoided, type VoidedKind } from "~/core/schema/voided";
 import { isLateReport } from "~/core/response/training-day-state";
 import { arrangedItems } from "~/core/case/arranged";
 import { itemNames, type NamedItem } from "~/messages/item-names";
-import { prescriptionInForce } from "~/core/case/in-force";
+import { prescriptionInForce, schoolInForce } from "~/core/case/in-force";
 import { patientName } from "~/server/case/patient-name";
 import type { StaffContext } from "~/server/staff-context";
 import { pool } from "~/server/db/connection";
@@ -34,6 +38,7 @@ export async function recordView(staff: StaffContext, loaded: LoadedCase): Promi
       by,
       document: kind,
       body,
+      voided: voidedBy(loaded, "document", documentId),
     })),
   ];
   return {
@@ -48,6 +53,9 @@ export async function recordView(staff: StaffContext, loaded: LoadedCase): Promi
       dose,
     })),
     entries: all.sort((a, b) => Date.parse(b.at) - Date.parse(a.at)),
+    school: schoolInForce(file),
+    mayRecord: recordingRoles.includes(staff.role),
+    maySign: signingRoles.includes(staff.role),
   };
 }
 
@@ -65,7 +73,12 @@ function everyItem(file: LoadedCase["file"]): NamedItem[] {
 function entries(loaded: LoadedCase): RecordEntry[] {
   const { file, parts } = loaded;
   const by = new Map(parts.sessions.map((session) => [session.id, session.by]));
-  const corrected = new Set(file.sessions.map((session) => session.supersedes));
+  const valid = file.sessions.filter((session) => !isVoided(session));
+  const corrected = new Set(valid.map((session) => session.supersedes));
+  const twice = doneTwice(file, loaded.days());
+  const lastReports = new Map(
+    parts.reports.filter(({ id }) => !voidedBy(loaded, "report", id)).map((r) => [r.trainingDate, r.id]),
+  );
   const ends = new Map(loaded.days().map(({ date, lastSessionAt }) => [date, lastSessionAt]));
   return [
     ...file.sessions.map((s): RecordEntry => ({
@@ -74,9 +87,12 @@ function entries(loaded: LoadedCase): RecordEntry[] {
       by: by.get(s.id) ?? "",
       session: s,
       corrected: corrected.has(s.id),
+      voided: voidedBy(loaded, "session", s.id),
+      alsoIn: twice.filter(({ sessionId }) => sessionId === s.id).map(({ itemId, at }) => ({ itemId, at })),
     })),
     ...parts.reports.map((r): RecordEntry => ({
       kind: "report",
+      id: r.id,
       at: r.receivedAt,
       by: r.by,
       trainingDate: r.trainingDate,
@@ -87,6 +103,8 @@ function entries(loaded: LoadedCase): RecordEntry[] {
       loadTestPain: r.loadTestPain ?? null,
       otherLoad: r.otherLoad ?? null,
       late: isLateReport({ lastSessionAt: ends.get(r.trainingDate) ?? r.receivedAt, report: r }),
+      corrected: (lastReports.get(r.trainingDate) ?? r.id) !== r.id,
+      voided: voidedBy(loaded, "report", r.id),
     })),
     ...file.decisions.map((d): RecordEntry => ({ kind: "decision", at: d.at, by: d.signedBy, decision: d })),
     ...parts.stageMoves.map((m): RecordEntry => ({
@@ -166,6 +184,12 @@ function entries(loaded: LoadedCase): RecordEntry[] {
   ];
 }
 
+/** Who voided something, when and why; null while it stands. */
+function voidedBy({ parts }: LoadedCase, kind: VoidedKind, id: string) {
+  const found = parts.voidings.find((voiding) => voiding.kind === kind && voiding.targetId === id);
+  return found ? { at: found.at, by: found.by, reason: found.reason } : null;
+}
+
 /** What a criterion of a stage's gate is called. */
 function criterionName({ pathway }: LoadedCase["file"], stage: string, id: string): string {
   const gate = pathway.stages.find(({ code }) => code === stage)?.gate;
@@ -178,7 +202,9 @@ function exerciseName(file: LoadedCase["file"], itemId: string | undefined): str
 }
 
 /** Results taken on one day by one person, as one entry. */
-function visits({ file, parts }: LoadedCase): RecordEntry[] {
+function visits(loaded: LoadedCase): RecordEntry[] {
+  const { file, parts } = loaded;
+  const standing = new Set(standingResults(file.results).map(({ id }) => id));
   const keys = [...new Set(parts.results.map((r) => `${r.recordedAt}|${r.by}`))];
   return keys.map((key): RecordEntry => {
     const results = parts.results.filter((r) => `${r.recordedAt}|${r.by}` === key);
@@ -188,7 +214,14 @@ function visits({ file, parts }: LoadedCase): RecordEntry[] {
       by: results[0]?.by ?? "",
       results: results.map((r) => {
         const measure = file.measures.find((m) => m.code === r.measure);
-        return { name: measure?.name ?? r.measure, side: r.side, value: r.value, unit: measure?.unit ?? "1" };
+        const voided = voidedBy(loaded, "result", r.id);
+        return {
+          result: file.results.find(({ id }) => id === r.id) ?? r,
+          name: measure?.name ?? r.measure,
+          unit: measure?.unit ?? "1",
+          corrected: !voided && !standing.has(r.id),
+          voided,
+        };
       }),
     };
   });

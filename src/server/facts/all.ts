@@ -26,6 +26,7 @@ import { smallDoses } from "./small-doses";
 import { stageMoves } from "./stage-moves";
 import { turns } from "./turns";
 import { visits } from "./visits";
+import { voidings } from "./voidings";
 
 /** Every kind of fact, each after those it refers to. Adding one is adding a file, a line here and a migration. */
 export const facts = {
@@ -57,6 +58,7 @@ export const facts = {
   intakes,
   turns,
   identityChanges,
+  voidings,
 };
 
 export type FactName = keyof typeof facts;

@@ -22,5 +22,6 @@ export const reports = fact({
   order: ["received_at", "id"],
   inCase: true,
   appendedBy: recordingRoles,
-  ofCase: (file) => file.reports.map((report) => ({ ...report, occurredAt: report.receivedAt })),
+  ofCase: (file) =>
+    file.reports.map(({ voided: _voided, ...report }) => ({ ...report, occurredAt: report.receivedAt })),
 });

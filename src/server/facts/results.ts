@@ -23,7 +23,7 @@ export const results = fact({
   order: ["taken_on", "recorded_at", "measure", "side", "id"],
   inCase: true,
   ofCase: (file) =>
-    file.results.map((result) => ({
+    file.results.map(({ voided: _voided, ...result }) => ({
       ...result,
       recordedAt: result.recordedAt ?? `${result.takenOn}T10:00:00.000Z`,
     })),

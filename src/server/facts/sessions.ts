@@ -24,7 +24,7 @@ export const sessions = fact({
   appendedBy: recordingRoles,
   bringsAlong: ["sets", "items", "prescriptions", "endings"],
   ofCase: (file) =>
-    file.sessions.map(({ items: _sets, ...session }) => ({
+    file.sessions.map(({ items: _sets, voided: _voided, ...session }) => ({
       ...session,
       receivedAt: session.receivedAt ?? session.at,
     })),

@@ -7,7 +7,7 @@ import VoidedNote from "./VoidedNote";
 const VoidForm = later(() => import("./VoidForm"));
 const ResultForm = later(() => import("./ResultForm"));
 
-export type Result = Extract<RecordEntry, { kind: "measures" }>["results"][number];
+type Result = Extract<RecordEntry, { kind: "measures" }>["results"][number];
 
 interface Props {
   one: Result;

@@ -1,11 +1,13 @@
 import { useState } from "react";
 import { v7 as uuid } from "uuid";
+import type { RecordEntry } from "~/contract/record";
 import FormFeet from "~/islands/frame/FormFeet";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { typedNumber } from "~/islands/frame/typed-number";
 import { useWrite } from "~/islands/frame/use-write";
 import { label, t } from "~/messages/say";
-import type { Result } from "./OneResult";
+
+type Result = Extract<RecordEntry, { kind: "measures" }>["results"][number];
 
 interface Props {
   one: Result;

@@ -31,9 +31,8 @@ export const between = (a: Vec, b: Vec, share: number): Vec => plus(scaled(a, 1 
  * across it nearest to the axis it is least like.
  *
  * @param along a unit vector
- * @example
- * across([0, 1, 0], [3, 1, 0]) // [1, 0, 0]
- * across([1, 0, 0], [2, 0, 0]) // [0, 1, 0]
+ * @example across([0, 1, 0], [3, 1, 0]) // [1, 0, 0]
+ * @example across([1, 0, 0], [2, 0, 0]) // [0, 1, 0]
  */
 export function across(along: Vec, wanted: Vec): Vec {
   const rest = minus(wanted, scaled(along, dot(wanted, along)));

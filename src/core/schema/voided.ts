@@ -19,10 +19,9 @@ export type Voided = Static<typeof Voided>;
  * Whether something in a record was voided by an instant: it stands in the record and is judged no more.
  *
  * @param asOf ISO instant; whenever it was, when left out
- * @example
- * isVoided({ voided: { id: "v", at: "2026-03-02T08:00:00Z", reason: "Another patient's" } }) // true
- * isVoided({ voided: { id: "v", at: "2026-03-02T08:00:00Z", reason: "Another patient's" } }, "2026-03-01T08:00:00Z") // false
- * isVoided({}) // false
+ * @example isVoided({ voided: { id: "v", at: "2026-03-02T08:00:00Z", reason: "Another patient's" } }) // true
+ * @example isVoided({ voided: { id: "v", at: "2026-03-02T08:00:00Z", reason: "Another patient's" } }, "2026-03-01T08:00:00Z") // false
+ * @example isVoided({}) // false
  */
 export function isVoided({ voided }: { readonly voided?: Voided | undefined }, asOf?: string): boolean {
   return voided !== undefined && (asOf === undefined || Date.parse(voided.at) <= Date.parse(asOf));

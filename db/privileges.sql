@@ -1,8 +1,9 @@
 -- What the application's own account may do. Facts: read and append, nothing else.
 -- Every table must stand in one of the two groups; a test compares this file with the schema.
 -- Mutable: heads, identity, sign-in state, leases
-GRANT SELECT ON clinics TO {{app}};
-GRANT SELECT ON staff TO {{app}};
+GRANT SELECT, UPDATE ON clinics TO {{app}};
+GRANT SELECT ON erasures TO {{app}};
+GRANT SELECT, INSERT, UPDATE ON staff TO {{app}};
 GRANT SELECT ON schema_migrations TO {{app}};
 GRANT SELECT, INSERT, UPDATE, DELETE ON staff_sessions TO {{app}};
 GRANT SELECT, INSERT, UPDATE, DELETE ON sign_in_limits TO {{app}};
@@ -12,6 +13,9 @@ GRANT SELECT, INSERT, UPDATE ON episodes TO {{app}};
 GRANT SELECT, INSERT, UPDATE, DELETE ON intake_drafts TO {{app}};
 GRANT SELECT, INSERT, UPDATE, DELETE ON session_drafts TO {{app}};
 GRANT SELECT, INSERT, UPDATE, DELETE ON caseload_rows TO {{app}};
+GRANT SELECT, INSERT, UPDATE ON password_links TO {{app}};
+GRANT SELECT, INSERT, UPDATE, DELETE ON second_factors TO {{app}};
+GRANT SELECT, INSERT, UPDATE, DELETE ON recovery_codes TO {{app}};
 -- Facts: append only
 GRANT SELECT, INSERT ON definitions TO {{app}};
 GRANT SELECT, INSERT ON episode_definitions TO {{app}};
@@ -49,3 +53,6 @@ GRANT SELECT, INSERT ON small_doses TO {{app}};
 GRANT SELECT, INSERT ON episode_turns TO {{app}};
 GRANT SELECT, INSERT ON identity_changes TO {{app}};
 GRANT SELECT, INSERT ON voidings TO {{app}};
+GRANT SELECT, INSERT ON staff_changes TO {{app}};
+GRANT SELECT, INSERT ON clinic_changes TO {{app}};
+GRANT SELECT, INSERT ON erasure_requests TO {{app}};

@@ -1,3 +1,4 @@
+import * as account from "./account";
 import * as clinic from "./clinic";
 import * as daily from "./daily";
 import type { Endpoint } from "./endpoint";
@@ -13,9 +14,14 @@ import * as measures from "./measures";
 import * as people from "./people";
 import * as plan from "./plan";
 import * as record from "./record";
+import * as staff from "./staff";
+import * as trust from "./trust";
 
 const rooms = {
   ...clinic,
+  ...staff,
+  ...account,
+  ...trust,
   ...episode,
   ...frame,
   ...daily,

@@ -1,6 +1,7 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { CaseloadState } from "~/core/caseload/attention";
 import { InvolvedSide } from "~/core/measure/side-value";
+import { SignInCode } from "./account";
 import { endpoint, smallLimit } from "./endpoint";
 import { closed, ListedPerson, uuid, written } from "./fields";
 import { settingRoles } from "./roles";
@@ -9,6 +10,8 @@ export const SignInBody = Type.Object(
   {
     email: Type.String({ minLength: 3, maxLength: 190 }),
     password: Type.String({ minLength: 1, maxLength: 200 }),
+    /** Where there is a second factor: a code of the authenticator app, or a recovery code. */
+    code: Type.Optional(SignInCode),
   },
   closed,
 );

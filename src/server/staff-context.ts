@@ -1,3 +1,4 @@
+import type { Preferences } from "~/contract/account";
 import type { Calls } from "~/contract/clinic";
 import type { Role } from "~/contract/roles";
 
@@ -6,6 +7,8 @@ export interface StaffContext {
   readonly clinicId: string;
   readonly staffId: string;
   readonly name: string;
+  readonly email: string;
+  readonly preferences: Preferences;
   readonly role: Role;
   readonly clinicName: string;
   readonly zone: string;

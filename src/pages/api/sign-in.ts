@@ -3,7 +3,7 @@ import { cookieSettings, sessionCookie, signIn } from "~/server/auth/session";
 import { serve } from "~/server/http/serve";
 
 export const POST = serve(wire.signIn, async ({ body, context }) => {
-  const token = await signIn(body.email, body.password, context.clientAddress);
+  const token = await signIn(body, context.clientAddress);
   context.cookies.set(sessionCookie, token, cookieSettings());
   return { signedIn: true };
 });

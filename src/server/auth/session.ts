@@ -1,12 +1,16 @@
-import { createHash, randomBytes } from "node:crypto";
+import type { AstroCookies } from "astro";
+import type { Static } from "@sinclair/typebox";
+import type { SignInBody } from "~/contract/clinic";
 import { now } from "~/server/clock";
 import { pool } from "~/server/db/connection";
 import { writeAudit } from "~/server/audit/audit-repository";
 import { ApiProblem } from "~/server/http/problem";
 import { passwordFits } from "./password";
+import { checkSecondFactor } from "./second-factor";
 import { countTry } from "./sign-in-limit";
 import type { StaffContext } from "~/server/staff-context";
 import { sweepSessions } from "./sweep-sessions";
+import { hashToken, newToken } from "./token";
 import { deleteSession, findLogin, findSession, insertSession, touchSession } from "./staff-repository";
 
 export const sessionCookie = "stair_session";
@@ -25,19 +29,23 @@ export const cookieSettings = () => ({
 
 /**
  * Signs in and returns the token for the cookie. The answer to an unknown address and to a wrong password is the
- * same and takes the same work.
+ * same and takes the same work. Who has a second factor is asked for it once the password is right.
  */
-export async function signIn(email: string, password: string, clientAddress: string): Promise<string> {
+export async function signIn(
+  { email, password, code }: Static<typeof SignInBody>,
+  clientAddress: string,
+): Promise<string> {
   const address = email.trim().toLowerCase();
   const counted = await countTry(clientAddress);
   const login = await findLogin(pool(), address);
   await counted.forAccount(login?.email ?? address);
   const fits = await passwordFits(login?.passwordHash ?? null, password);
   if (!login || !fits) throw new ApiProblem(401, "sign-in-failed", "Address or password is wrong.");
-  await counted.succeeded();
   const at = now();
+  await checkSecondFactor(login, code, at);
+  await counted.succeeded();
   await sweepSessions(at, new Date(Date.parse(at) - absoluteHours * 3_600_000).toISOString());
-  const token = randomBytes(32).toString("base64url");
+  const token = newToken();
   const { clinicId, staffId } = login;
   await insertSession(pool(), { tokenHash: hashToken(token), clinicId, staffId, at });
   await writeAudit(pool(), { clinicId, staffId }, { action: "sign-in", kind: "staff", id: staffId }, at);
@@ -59,10 +67,10 @@ export async function whoHolds(token: string): Promise<StaffContext | null> {
   return found.staff;
 }
 
+/** The token of the session that asks; empty where there is none. */
+export const tokenOf = ({ cookies }: { cookies: AstroCookies }): string =>
+  cookies.get(sessionCookie)?.value ?? "";
+
 export async function signOut(token: string): Promise<void> {
   await deleteSession(pool(), hashToken(token));
-}
-
-function hashToken(token: string): Buffer {
-  return createHash("sha256").update(token).digest();
 }

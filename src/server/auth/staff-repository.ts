@@ -1,13 +1,15 @@
 import type { ResultSetHeader, RowDataPacket } from "mysql2";
+import { usualPreferences, type Preferences } from "~/contract/account";
 import type { Calls } from "~/contract/clinic";
 import type { Role } from "~/contract/roles";
-import { fromDatabaseJson, toDatabaseTime, type Queryable } from "~/server/db/connection";
+import { fromDatabaseJson, fromDatabaseTime, toDatabaseTime, type Queryable } from "~/server/db/connection";
 import type { StaffContext } from "~/server/staff-context";
 
 export interface StaffLogin {
   readonly clinicId: string;
   readonly staffId: string;
-  readonly passwordHash: string;
+  /** Null until a first password was set. */
+  readonly passwordHash: string | null;
   /** The address as it is kept; other spellings that the database finds equal lead to it too. */
   readonly email: string;
 }
@@ -23,7 +25,7 @@ export async function findLogin(db: Queryable, email: string): Promise<StaffLogi
   return {
     clinicId: row["clinic_id"],
     staffId: row["id"],
-    passwordHash: row["password_hash"],
+    passwordHash: row["password_hash"] || null,
     email: row["email"],
   };
 }
@@ -47,7 +49,7 @@ export async function findSession(
   limits: { seenSince: string; createdSince: string },
 ): Promise<{ staff: StaffContext; lastSeenAt: string } | null> {
   const [rows] = await db.execute<RowDataPacket[]>(
-    `SELECT s.clinic_id, s.id, s.name, s.role, c.name AS clinic_name, c.zone, c.call_whom, t.last_seen_at,
+    `SELECT s.clinic_id, s.id, s.name, s.email, s.role, s.preferences, c.name AS clinic_name, c.zone, c.call_whom, t.last_seen_at,
             (SELECT w.calls FROM call_settings w WHERE w.clinic_id = c.id ORDER BY w.at DESC, w.id DESC LIMIT 1) AS calls
        FROM staff_sessions t
        JOIN staff s ON s.clinic_id = t.clinic_id AND s.id = t.staff_id
@@ -63,6 +65,9 @@ export async function findSession(
       clinicId: row["clinic_id"],
       staffId: row["id"],
       name: row["name"],
+      email: row["email"],
+      preferences:
+        row["preferences"] === null ? usualPreferences : fromDatabaseJson<Preferences>(row["preferences"]),
       role: row["role"] as Role,
       clinicName: row["clinic_name"],
       zone: row["zone"],
@@ -96,4 +101,51 @@ export async function deleteSessionsBefore(db: Queryable, createdBefore: string)
     toDatabaseTime(createdBefore),
   ]);
   return result.affectedRows;
+}
+
+/** Whose sessions they are. */
+interface Holder {
+  readonly clinicId: string;
+  readonly staffId: string;
+}
+
+export interface SessionRow {
+  readonly tokenHash: Buffer;
+  readonly createdAt: string;
+  readonly lastSeenAt: string;
+}
+
+/** The sessions of one person, the one used last first. */
+export async function findSessionsOf(db: Queryable, who: Holder): Promise<SessionRow[]> {
+  const [rows] = await db.execute<RowDataPacket[]>(
+    `SELECT token_hash, created_at, last_seen_at FROM staff_sessions
+      WHERE clinic_id = ? AND staff_id = ? ORDER BY last_seen_at DESC`,
+    [who.clinicId, who.staffId],
+  );
+  return rows.map((row) => ({
+    tokenHash: row["token_hash"] as Buffer,
+    createdAt: fromDatabaseTime(String(row["created_at"])),
+    lastSeenAt: fromDatabaseTime(String(row["last_seen_at"])),
+  }));
+}
+
+/** Ends the sessions of one person, all or all but one. */
+export async function deleteSessionsOf(
+  db: Queryable,
+  who: Holder,
+  but: Buffer = Buffer.alloc(0),
+): Promise<void> {
+  await db.execute("DELETE FROM staff_sessions WHERE clinic_id = ? AND staff_id = ? AND token_hash <> ?", [
+    who.clinicId,
+    who.staffId,
+    but,
+  ]);
+}
+
+/** Ends one session of one person by the name it is shown under: the beginning of its hash. */
+export async function deleteNamedSession(db: Queryable, who: Holder, name: string): Promise<void> {
+  await db.execute(
+    "DELETE FROM staff_sessions WHERE clinic_id = ? AND staff_id = ? AND LEFT(LOWER(HEX(token_hash)), 16) = ?",
+    [who.clinicId, who.staffId, name.toLowerCase()],
+  );
 }

@@ -49,5 +49,5 @@ async function loadAnew(staff: StaffContext, id: string, db: Queryable, asOf: st
 
 /** Notes in the audit log that somebody read of an episode. */
 export async function noteRead(staff: StaffContext, id: string, action: string): Promise<void> {
-  await writeAudit(pool(), staff, { action, kind: "episode", id }, now());
+  await writeAudit(pool(), staff, { action, kind: "episode", id, episodeId: id }, now());
 }

@@ -72,7 +72,12 @@ function writeIntake(staff: StaffContext, body: IntakeBody): Promise<IntakeWritt
     await keepUnticked(db, { clinicId, staffId: staff.staffId, episodeId: body.id, at }, body, ticked);
     await keepReceipt(db, staff, sent, at);
     await dropDraft(db, staff.clinicId, body.id);
-    await writeAudit(db, staff, { action: "sign-intake", kind: "episode", id: body.id }, at);
+    await writeAudit(
+      db,
+      staff,
+      { action: "sign-intake", kind: "episode", id: body.id, episodeId: body.id },
+      at,
+    );
     return { id: body.id, repeated: false };
   });
 }

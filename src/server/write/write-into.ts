@@ -70,7 +70,7 @@ export async function writeInto<A>(
     await keepReceipt(db, staff, sent, at);
     await bumpVersion(db, staff.clinicId, episodeId);
     if (isOfPerson) await bumpSiblings(db, staff.clinicId, head.personId, episodeId);
-    await writeAudit(db, staff, { action, kind: facts[of].table, id: body.id }, at);
+    await writeAudit(db, staff, { action, kind: facts[of].table, id: body.id, episodeId }, at);
     const { after, keep } = await reloadAfter(db, staff.clinicId, loaded, of);
     return { keep, after, seen: shown(view, after, loaded) };
   });

@@ -1,0 +1,143 @@
+import { Type, type Static } from "@sinclair/typebox";
+import { CaseFile } from "~/core/case/case-file";
+import { endpoint, smallLimit } from "./endpoint";
+import { closed, instant, orNull, reason, uuid, written } from "./fields";
+import { Identity, PersonView } from "./people";
+import { RecordEntry } from "./record";
+import { settingRoles } from "./roles";
+
+/** One line of the log: who read or changed what, and of whom. */
+export const AuditLine = Type.Object(
+  {
+    id: uuid,
+    at: instant,
+    by: Type.String(),
+    action: Type.String(),
+    kind: Type.String(),
+    episodeId: orNull(uuid),
+    /** Family name first; null where it is about no patient, or about one who was erased. */
+    person: orNull(Type.String()),
+  },
+  closed,
+);
+export type AuditLine = Static<typeof AuditLine>;
+
+export const AuditView = Type.Object(
+  {
+    zone: Type.String(),
+    lines: Type.Array(AuditLine),
+    /** What asks for the lines after these; null at the end of the log. */
+    next: orNull(Type.String()),
+    colleagues: Type.Array(Type.Object({ id: uuid, name: Type.String() }, closed)),
+    /** Whose record the lines are about, where they are about one. */
+    person: orNull(Type.String()),
+  },
+  closed,
+);
+export type AuditView = Static<typeof AuditView>;
+
+export const readAudit = endpoint({
+  name: "readAudit",
+  says: "Who read and changed what, newest first",
+  roles: settingRoles,
+  query: Type.Object(
+    {
+      who: Type.Optional(uuid),
+      episode: Type.Optional(uuid),
+      after: Type.Optional(Type.String({ maxLength: 80 })),
+    },
+    closed,
+  ),
+  answer: AuditView,
+});
+
+/** What holds for the whole clinic. */
+export const ClinicView = Type.Object(
+  { name: Type.String(), zone: Type.String(), zones: Type.Array(Type.String()) },
+  closed,
+);
+export type ClinicView = Static<typeof ClinicView>;
+
+export const ClinicBody = Type.Object(
+  {
+    id: uuid,
+    name: Type.String({ minLength: 2, maxLength: 120, pattern: "\\S" }),
+    zone: Type.String({ minLength: 1, maxLength: 60 }),
+  },
+  closed,
+);
+export type ClinicBody = Static<typeof ClinicBody>;
+
+export const readClinic = endpoint({
+  name: "readClinic",
+  says: "The clinic's name and zone",
+  roles: settingRoles,
+  answer: ClinicView,
+});
+
+export const setClinic = endpoint({
+  name: "setClinic",
+  says: "Set the clinic's name and zone",
+  roles: settingRoles,
+  body: ClinicBody,
+  limit: smallLimit,
+  answer: Type.Object({ ...written, clinic: ClinicView }, closed),
+  status: 201,
+});
+
+/** Everything that is kept of one person, for that person: each episode as a case file, and as entries in words. */
+export const PersonFile = Type.Object(
+  {
+    format: Type.Literal("patient-stair-person"),
+    version: Type.Literal(1),
+    at: instant,
+    clinic: Type.String(),
+    identity: Identity,
+    identityChanges: PersonView.properties.changes,
+    episodes: Type.Array(
+      Type.Object(
+        {
+          diagnosis: Type.String(),
+          /** What was answered at intake, each time it was signed. */
+          intakes: Type.Array(Type.Unknown()),
+          week: Type.Unknown(),
+          case: CaseFile,
+          record: Type.Array(RecordEntry),
+        },
+        closed,
+      ),
+    ),
+    /** Who looked at it or changed it, and when. */
+    log: Type.Array(AuditLine),
+  },
+  closed,
+);
+export type PersonFile = Static<typeof PersonFile>;
+
+export const exportPerson = endpoint({
+  name: "exportPerson",
+  says: "Everything that is kept of a person, in one file",
+  roles: settingRoles,
+  answer: PersonFile,
+  file: "person.stair.json",
+});
+
+export const ErasureBody = Type.Object(
+  {
+    id: uuid,
+    /** The family name once more, so that nobody else is meant. */ familyName: Type.String(),
+    reason,
+  },
+  closed,
+);
+export type ErasureBody = Static<typeof ErasureBody>;
+
+export const askErasure = endpoint({
+  name: "askErasure",
+  says: "Ask for everything that is kept of a person to be erased",
+  roles: settingRoles,
+  body: ErasureBody,
+  limit: smallLimit,
+  answer: Type.Object({ id: uuid, repeated: Type.Boolean(), askedAt: instant }, closed),
+  status: 201,
+});

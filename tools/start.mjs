@@ -12,7 +12,7 @@ import { dataFolder } from "./machine/root.mjs";
 import { claimFolder } from "./machine/running.mjs";
 import { PlainFailure, runPlainly, say } from "./machine/say.mjs";
 
-const known = new Set(["--reset-demo", "--demo"]);
+const known = new Set(["--reset-demo", "--demo", "--no-demo"]);
 const flags = new Set(process.argv.slice(2));
 const defaultPort = 4321;
 const loopback = new Set(["127.0.0.1", "localhost", "::1", "[::1]"]);
@@ -20,7 +20,9 @@ const loopback = new Set(["127.0.0.1", "localhost", "::1", "[::1]"]);
 await runPlainly(async () => {
   for (const flag of flags) {
     if (!known.has(flag))
-      throw new PlainFailure(`${flag} is not known; use --reset-demo, or --demo with DATABASE_URL.`);
+      throw new PlainFailure(
+        `${flag} is not known; use --reset-demo, --no-demo, or --demo with DATABASE_URL.`,
+      );
   }
   const folder = dataFolder();
   const release = claimFolder(folder);
@@ -74,7 +76,7 @@ async function privateDatabase(folder) {
     rmSync(`${folder}/mariadb`, { recursive: true, force: true });
   }
   const server = await startMariaDb(folder);
-  return { ...server, appUser: "'stair_app'@'127.0.0.1'", demo: true };
+  return { ...server, appUser: "'stair_app'@'127.0.0.1'", demo: !flags.has("--no-demo") };
 }
 
 /** A server of somebody else's: it is used, never started, stopped or emptied. */
@@ -103,7 +105,7 @@ function givenDatabase() {
     appUrl,
     ownerUrl,
     appUser: process.env.DATABASE_APP_USER || null,
-    demo: flags.has("--demo") || loopback.has(host),
+    demo: !flags.has("--no-demo") && (flags.has("--demo") || loopback.has(host)),
     stop: () => undefined,
   };
 }
@@ -111,6 +113,7 @@ function givenDatabase() {
 function announce(port, demo) {
   const lines = [``, `Patient Stair   http://127.0.0.1:${port}`];
   if (demo) lines.push(`sign in with    ${demo.accounts[0]}`, `password        ${demo.password}`);
+  else lines.push(`                a clinic and its first lead: npm run new-clinic`);
   lines.push(`                Ctrl-C stops it`, ``);
   process.stdout.write(`${lines.join("\n")}\n`);
 }

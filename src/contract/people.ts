@@ -94,6 +94,10 @@ export const PersonView = Type.Object(
       ),
     ),
     maySign: Type.Boolean(),
+    /** May export and erase, and read who looked at it. */
+    maySet: Type.Boolean(),
+    /** When a lead asked for the person's data to be erased; null while nobody did. */
+    erasureAskedAt: orNull(instant),
   },
   closed,
 );

@@ -1,4 +1,5 @@
 import { daily } from "./en-daily";
+import { clinic } from "./en-clinic";
 import { record } from "./en-record";
 import { exercise } from "./en-exercise";
 import { history } from "./en-history";
@@ -16,6 +17,7 @@ export const locale = "en";
 export const en = {
   ...daily,
   ...record,
+  ...clinic,
   ...exercise,
   ...history,
   ...judgement,

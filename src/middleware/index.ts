@@ -7,7 +7,7 @@ import { ApiProblem, databaseDown } from "~/server/http/problem";
 
 /** Answered without asking who is there, so that they work while the database is away. */
 const withoutSession = new Set(["/health", "/ready", "/unavailable"]);
-const openPages = new Set(["/sign-in", "/404"]);
+const openPages = new Set(["/sign-in", "/set-password", "/404"]);
 /** A view of one episode; what fails there is that record's, and is shown as that. */
 const episodePage = /^\/episodes\/([0-9a-f-]{36})(?:\/|$)/i;
 const isApi = (path: string) => path.startsWith("/api/");
@@ -27,6 +27,10 @@ export const onRequest = defineMiddleware(async (context, next) => {
   return response;
 });
 
+/** The way in, and back to the view that was asked for. */
+const signInFrom = ({ pathname, search }: URL) =>
+  pathname === "/" ? "/sign-in" : `/sign-in?to=${encodeURIComponent(pathname + search)}`;
+
 async function answer(
   context: Parameters<typeof onRequest>[0],
   next: Parameters<typeof onRequest>[1],
@@ -41,7 +45,7 @@ async function answer(
     const staff = token ? await whoHolds(token) : null;
     if (staff) context.locals.staff = staff;
     if (isApi(pathname) || openPages.has(pathname)) return await next();
-    if (!staff) return context.redirect("/sign-in", 303);
+    if (!staff) return context.redirect(signInFrom(context.url), 303);
     return await next();
   } catch (error) {
     if (isDatabaseUnavailable(error))

@@ -1,23 +1,25 @@
-import { BookOpen, CircleHelp, LogOut, Phone, Search, SunMoon } from "lucide-react";
-import { useEffect, useState } from "react";
+import { BookOpen, Building2, CircleHelp, LogOut, Search, SunMoon, UserRound } from "lucide-react";
+import { useEffect, useRef, useState } from "react";
 import { later } from "./later";
 import type { Role } from "~/contract/roles";
 import { t } from "~/messages/say";
 import { call } from "./call";
+import { askWhenSignedOut } from "./signed-out";
+import { showTheme, shownTheme } from "./theme";
 import { island } from "~/islands/frame/island";
 import { useShortcuts } from "~/islands/frame/use-shortcuts";
 
 const KeysDialog = later(() => import("./KeysDialog"));
+const SignInAgain = later(() => import("~/islands/sign-in/SignInAgain"));
 const loadPalette = () => import("./Palette");
 const Palette = later(loadPalette, () => <span hidden data-opening />);
 
 interface Props {
   name: string;
+  email: string;
   role: Role;
   clinic: string;
 }
-
-const themes = ["quarry", "quarry-night"] as const;
 
 async function signOut() {
   sessionStorage.clear();
@@ -25,23 +27,31 @@ async function signOut() {
   location.assign("/sign-in");
 }
 
-function switchTheme() {
-  const root = document.documentElement;
-  const dark = matchMedia("(prefers-color-scheme: dark)").matches;
-  const present = root.dataset["theme"] ?? themes[dark ? 1 : 0];
-  const next = themes[present === themes[0] ? 1 : 0];
-  root.dataset["theme"] = next;
-  localStorage.setItem("theme", next);
+/** The other theme, now and wherever this person signs in. */
+async function switchTheme() {
+  const theme = shownTheme() === "light" ? "dark" : "light";
+  showTheme(theme);
+  const letters = document.body.dataset["letters"] !== "off";
+  await call("setPreferences", {}, { theme, letters });
 }
 
 /** Name of the clinic, who is signed in, and what works on every page. */
-function TopBar({ name, role, clinic }: Props) {
+function TopBar({ name, email, role, clinic }: Props) {
   const [helping, setHelping] = useState(false);
   const [finding, setFinding] = useState(false);
   useEffect(() => {
     void loadPalette();
-    const kept = localStorage.getItem("theme");
-    if (kept) document.documentElement.dataset["theme"] = kept;
+  }, []);
+  const [signingIn, setSigningIn] = useState(false);
+  const settle = useRef<(signedIn: boolean) => void>(undefined);
+  useEffect(() => {
+    return askWhenSignedOut(
+      () =>
+        new Promise((resolve) => {
+          settle.current = resolve;
+          setSigningIn(true);
+        }),
+    );
   }, []);
   const find = (event: KeyboardEvent) => {
     event.preventDefault();
@@ -82,18 +92,25 @@ function TopBar({ name, role, clinic }: Props) {
         <a
           href="/clinic"
           className="btn btn-ghost btn-square text-(--bar-content) hover:text-base-content"
-          aria-label={t("calls.title")}
-          title={t("calls.title")}
+          aria-label={t("clinic.views")}
+          title={t("clinic.views")}
         >
-          <Phone className="size-5" aria-hidden />
+          <Building2 className="size-5" aria-hidden />
         </a>
-        <span className="hidden text-sm sm:inline">
-          {name}, {t(`role.${role}`)}
-        </span>
+        <a
+          href="/account"
+          className="btn btn-ghost max-sm:btn-square text-(--bar-content) hover:text-base-content"
+          aria-label={`${t("account.title")}: ${name}, ${t(`role.${role}`)}`}
+        >
+          <UserRound className="size-5" aria-hidden />
+          <span className="hidden text-sm font-normal lg:inline">
+            {name}, {t(`role.${role}`)}
+          </span>
+        </a>
         <button
           type="button"
-          className="btn btn-ghost btn-square max-[359px]:hidden text-(--bar-content) hover:text-base-content"
-          onClick={switchTheme}
+          className="btn btn-ghost btn-square max-sm:hidden text-(--bar-content) hover:text-base-content"
+          onClick={() => void switchTheme()}
           aria-label={t("frame.theme")}
         >
           <SunMoon className="size-5" aria-hidden />
@@ -116,12 +133,22 @@ function TopBar({ name, role, clinic }: Props) {
           <span className="hidden sm:inline">{t("frame.signOut")}</span>
         </button>
       </div>
+      {signingIn && (
+        <SignInAgain
+          email={email}
+          name={name}
+          onDone={(signedIn) => {
+            setSigningIn(false);
+            settle.current?.(signedIn);
+          }}
+        />
+      )}
       {helping && <KeysDialog onClose={() => setHelping(false)} />}
       {finding && (
         <Palette
           actions={[
             { name: t("frame.keys"), run: () => setHelping(true) },
-            { name: t("frame.theme"), run: switchTheme },
+            { name: t("frame.theme"), run: () => void switchTheme() },
             { name: t("frame.signOut"), run: () => void signOut() },
           ]}
           onClose={() => setFinding(false)}

@@ -2,6 +2,7 @@ import { addressOf, urlOf, type EndpointName } from "~/contract/addresses";
 import type { Wire } from "~/contract/all";
 import type { AnswerOf, BodyOf, PathOf, QueryOf } from "~/contract/endpoint";
 import type { Problem } from "~/contract/problem";
+import { signInAgain } from "./signed-out";
 import { tellNews } from "./patient-news";
 import { t } from "~/messages/say";
 
@@ -34,7 +35,9 @@ export async function call<N extends EndpointName>(
       return { ok: true, value: data as AnswerTo<N> };
     }
     const problem = data as Problem;
-    if (problem.status === 401 && location.pathname !== "/sign-in") {
+    if (problem.type === "/problems/not-signed-in") {
+      // In place: what stands on the page stays, and the same call goes out once more. Who is meant may not have been there.
+      if (await signInAgain()) return await call(name, values, body);
       return { ok: false, problem: { ...problem, title: t("form.signedOut") } };
     }
     return { ok: false, problem };

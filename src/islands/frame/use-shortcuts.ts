@@ -21,6 +21,8 @@ export function useShortcuts(shortcuts: Shortcuts): void {
   useEffect(() => {
     const bound = keys.split(" ").flatMap((key) => {
       const run = (event: KeyboardEvent) => {
+        // Somebody who speaks to the device, or whose hand trembles, turns single letters off (WCAG 2.1.4).
+        if (/^[a-z]$/.test(key) && document.body.dataset["letters"] === "off") return;
         if (!isTaken(event)) latest.current[key]?.(event);
       };
       return signs.has(key)
@@ -32,6 +34,11 @@ export function useShortcuts(shortcuts: Shortcuts): void {
     });
     return tinykeys(window, Object.fromEntries(bound) as Parameters<typeof tinykeys>[1]);
   }, [keys]);
+}
+
+/** Whether single letters lead from view to view, from now on. */
+export function letLetters(lead: boolean): void {
+  document.body.dataset["letters"] = lead ? "on" : "off";
 }
 
 /** Puts the cursor into a field, and keeps the key that asked for it from being typed there. */

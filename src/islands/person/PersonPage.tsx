@@ -4,6 +4,7 @@ import { call } from "~/islands/frame/call";
 import { island } from "~/islands/frame/island";
 import { label, sayLongDate, sayTime, t } from "~/messages/say";
 import IdentityForm from "./IdentityForm";
+import TrustBox from "./TrustBox";
 import StandingBox from "./StandingBox";
 
 /** Who a patient is, how this episode stands, and the person's other episodes. */
@@ -56,6 +57,7 @@ function PersonPage({ view: loaded }: { view: PersonView }) {
               {t("stair.another")}
             </a>
           </section>
+          {view.maySet && <TrustBox view={view} />}
           {view.changes.length > 0 && (
             <section className="bg-base-100 border-base-300 rounded-box border p-3" data-testid="changes">
               <h3 className="text-lg font-semibold">{t("person.changes")}</h3>

@@ -1,11 +1,12 @@
 import type { Identity, PersonView } from "~/contract/people";
-import { signingRoles } from "~/contract/roles";
+import { settingRoles, signingRoles } from "~/contract/roles";
 import { episodeState } from "~/core/episode/episode-turn";
 import { episodesOfPerson, findEpisodes, type EpisodeHead } from "~/server/case/episode-repository";
 import { loadEpisode, noteRead } from "~/server/case/load-episode";
 import { pool } from "~/server/db/connection";
 import { identityChanges } from "~/server/facts/identity-changes";
 import { readFacts } from "~/server/facts/sql";
+import { findErasureRequest } from "./erasure-repository";
 import type { StaffContext } from "~/server/staff-context";
 
 /** Who somebody is, by the row of the person. */
@@ -38,5 +39,7 @@ export async function readPerson(staff: StaffContext, id: string): Promise<Perso
       }))
       .sort((a, b) => Date.parse(b.startedAt) - Date.parse(a.startedAt)),
     maySign: signingRoles.includes(staff.role),
+    maySet: settingRoles.includes(staff.role),
+    erasureAskedAt: (await findErasureRequest(pool(), staff.clinicId, head.personId))?.at ?? null,
   };
 }

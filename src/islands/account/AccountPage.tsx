@@ -1,0 +1,29 @@
+import { useState } from "react";
+import type { AccountView } from "~/contract/account";
+import { island } from "~/islands/frame/island";
+import { t } from "~/messages/say";
+import OpenSessions from "./OpenSessions";
+import PasswordForm from "./PasswordForm";
+import PreferencesForm from "./PreferencesForm";
+import SecondFactorBox from "./SecondFactorBox";
+
+/** One's own account: password, second factor, where one is signed in, how one likes it. */
+function AccountPage({ view: loaded, zone }: { view: AccountView; zone: string }) {
+  const [view, setView] = useState(loaded);
+  return (
+    <div className="mx-auto max-w-5xl px-4 py-4">
+      <h1 className="text-2xl font-bold">{t("account.title")}</h1>
+      <p className="text-base-content/80">
+        {view.name}, {t(`role.${view.role}`)} · {view.email}
+      </p>
+      <div className="mt-3 grid grid-cols-[minmax(0,1fr)] items-start gap-3 md:grid-cols-2">
+        <PasswordForm onChanged={setView} />
+        <SecondFactorBox view={view} onChanged={setView} />
+        <OpenSessions view={view} zone={zone} onChanged={setView} />
+        <PreferencesForm view={view} onChanged={setView} />
+      </div>
+    </div>
+  );
+}
+
+export default island(AccountPage);

@@ -1,0 +1,65 @@
+import { useState } from "react";
+import type { AccountView, Preferences } from "~/contract/account";
+import type { Problem } from "~/contract/problem";
+import { call } from "~/islands/frame/call";
+import ProblemNote from "~/islands/frame/ProblemNote";
+import Tap from "~/islands/frame/Tap";
+import { showTheme, themeChoices } from "~/islands/frame/theme";
+import { letLetters } from "~/islands/frame/use-shortcuts";
+import { t } from "~/messages/say";
+
+interface Props {
+  view: AccountView;
+  onChanged: (view: AccountView) => void;
+}
+
+/** How somebody likes the product to be; it follows them to every browser. */
+export default function PreferencesForm({ view: { preferences }, onChanged }: Props) {
+  const [problem, setProblem] = useState<Problem | null>(null);
+  const [kept, setKept] = useState(false);
+  const set = async (more: Partial<Preferences>) => {
+    const answer = await call("setPreferences", {}, { ...preferences, ...more });
+    setProblem(answer.ok ? null : answer.problem);
+    setKept(answer.ok);
+    if (!answer.ok) return;
+    if (more.theme) showTheme(more.theme);
+    if (more.letters !== undefined) letLetters(more.letters);
+    onChanged(answer.value);
+  };
+  return (
+    <section
+      className="bg-base-100 border-base-300 rounded-box flex flex-col gap-2 border p-3"
+      data-testid="preferences"
+    >
+      <h2 className="text-lg font-semibold">{t("account.preferences")}</h2>
+      <ProblemNote problem={problem} />
+      <fieldset className="flex flex-wrap items-center gap-2">
+        <legend className="mb-1 font-medium">{t("account.theme")}</legend>
+        {themeChoices.map((theme) => (
+          <Tap
+            key={theme}
+            name="theme"
+            value={theme}
+            checked={preferences.theme === theme}
+            onChange={() => void set({ theme })}
+            look="px-4"
+          >
+            {t(`account.theme.${theme}`)}
+          </Tap>
+        ))}
+      </fieldset>
+      <label className="flex min-h-11 items-center gap-2">
+        <input
+          type="checkbox"
+          className="checkbox"
+          checked={preferences.letters}
+          onChange={(event) => void set({ letters: event.target.checked })}
+        />
+        {t("account.letters")}
+      </label>
+      <p role="status" className="text-success min-h-6 font-medium">
+        {kept && t("account.kept")}
+      </p>
+    </section>
+  );
+}

@@ -17,10 +17,14 @@ function AccountPage({ view: loaded, zone }: { view: AccountView; zone: string }
         {view.name}, {t(`role.${view.role}`)} · {view.email}
       </p>
       <div className="mt-3 grid grid-cols-[minmax(0,1fr)] items-start gap-3 md:grid-cols-2">
-        <PasswordForm onChanged={setView} />
-        <SecondFactorBox view={view} onChanged={setView} />
-        <OpenSessions view={view} zone={zone} onChanged={setView} />
-        <PreferencesForm view={view} onChanged={setView} />
+        <div className="flex flex-col gap-3">
+          <PasswordForm onChanged={setView} />
+          <OpenSessions view={view} zone={zone} onChanged={setView} />
+        </div>
+        <div className="flex flex-col gap-3">
+          <SecondFactorBox view={view} onChanged={setView} />
+          <PreferencesForm view={view} onChanged={setView} />
+        </div>
       </div>
     </div>
   );

@@ -14,14 +14,18 @@ interface Props {
 }
 
 /** How somebody likes the product to be; it follows them to every browser. */
-export default function PreferencesForm({ view: { preferences }, onChanged }: Props) {
+export default function PreferencesForm({ view, onChanged }: Props) {
+  const [preferences, setPreferences] = useState(view.preferences);
   const [problem, setProblem] = useState<Problem | null>(null);
   const [kept, setKept] = useState(false);
   const set = async (more: Partial<Preferences>) => {
-    const answer = await call("setPreferences", {}, { ...preferences, ...more });
+    const wanted = { ...preferences, ...more };
+    // At once: what was tapped stands as tapped; it goes back when it could not be kept.
+    setPreferences(wanted);
+    const answer = await call("setPreferences", {}, wanted);
     setProblem(answer.ok ? null : answer.problem);
     setKept(answer.ok);
-    if (!answer.ok) return;
+    if (!answer.ok) return setPreferences(preferences);
     if (more.theme) showTheme(more.theme);
     if (more.letters !== undefined) letLetters(more.letters);
     onChanged(answer.value);

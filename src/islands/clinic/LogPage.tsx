@@ -80,7 +80,7 @@ function LogPage({ view: loaded, episode }: { view: AuditView; episode: string |
       </div>
       <div className="bg-base-100 border-base-300 rounded-box mt-3 overflow-x-auto border" tabIndex={0}>
         <table className="table" data-testid="log">
-          <thead>
+          <thead className="text-base-content">
             <tr>
               <th>{t("log.when")}</th>
               <th>{t("log.by")}</th>

@@ -85,7 +85,10 @@ function TopBar({ name, email, role, clinic }: Props) {
           <span className="max-sm:sr-only">{t("palette.open")}</span>
           <kbd className="kbd kbd-sm text-base-content max-lg:hidden">Ctrl K</kbd>
         </button>
-        <a href="/library" className="btn btn-ghost text-(--bar-content) hover:text-base-content">
+        <a
+          href="/library"
+          className="btn btn-ghost max-[359px]:hidden text-(--bar-content) hover:text-base-content"
+        >
           <BookOpen className="size-5" aria-hidden />
           <span className="max-sm:sr-only">{t("library.title")}</span>
         </a>

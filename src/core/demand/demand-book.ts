@@ -1,6 +1,6 @@
 import type { Figure } from "~/core/figure/figure";
 import { bodyLengths, type BodyLengths, type BodySize } from "~/core/pose/body-lengths";
-import { variantOf, type Exercise } from "~/core/exercise/exercise";
+import { variantOf, type Exercise, type Variant } from "~/core/exercise/exercise";
 import type { Prescription } from "~/core/exercise/prescription";
 import type { Demand } from "./demand";
 import { demandOf } from "./demand-of";
@@ -27,10 +27,15 @@ export type Draws = (
   lengths: BodyLengths,
 ) => Figure | null;
 
+/** What variants ask as they stand in the catalogue, with the exercise they were asked of. */
+export type KeptDemands = WeakMap<Variant, Told>;
+
 /** What was read from drawings, by body, figure and settings. Whoever asks keeps it, and for how long. */
 export interface KeptDrawings {
   readonly get: (key: string) => DrawnDemandOrWhy | undefined;
   readonly set: (key: string, drawn: DrawnDemandOrWhy) => unknown;
+  /** What was made of them for one body: a library asks of every variant at once. */
+  readonly demandsFor?: (body: string) => KeptDemands;
 }
 
 const middleBuild = 22;
@@ -65,16 +70,25 @@ export function demandBook(body: AskedBody, draws: Draws, kept: KeptDrawings = n
     kept.set(key, drawn);
     return drawn;
   };
+  const tell = (exercise: Exercise, variant: Variant, prescription: Prescription): Told => {
+    const drawn = drawnOf(exercise, prescription);
+    if (!drawn.ok) return { exercise, ...drawn };
+    const demand = demandOf({ exercise, variant, prescription, drawn: drawn.demand, massKg });
+    return { exercise, ok: true, demand };
+  };
+  const demands = kept.demandsFor?.(`${size}/${massKg}`);
   return {
     demandOf: (exercise, prescription) => {
-      const drawn = drawnOf(exercise, prescription);
-      if (!drawn.ok) return { exercise, ...drawn };
       const variant = variantOf(exercise, prescription.variantId);
-      return {
-        exercise,
-        ok: true,
-        demand: demandOf({ exercise, variant, prescription, drawn: drawn.demand, massKg }),
-      };
+      const { settings, dose } = prescription;
+      // Only the very objects of the catalogue are looked up: whatever was turned, or is another version, is another one.
+      if (!demands || settings !== variant.settings || dose !== variant.dose)
+        return tell(exercise, variant, prescription);
+      const before = demands.get(variant);
+      if (before?.exercise === exercise) return before;
+      const told = tell(exercise, variant, prescription);
+      demands.set(variant, told);
+      return told;
     },
   };
 }

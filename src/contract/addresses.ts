@@ -23,6 +23,8 @@ export const addresses = {
   readClinic: "GET /api/clinic",
   setClinic: "POST /api/clinic",
   exportPerson: "GET /api/episodes/{id}/person-file",
+  mergePeople: "POST /api/episodes/{id}/merges",
+  handOver: "POST /api/episodes/{id}/handovers",
   askErasure: "POST /api/episodes/{id}/erasure",
   listCaseload: "GET /api/caseload",
   findPeople: "POST /api/people/search",

@@ -36,6 +36,8 @@ export const CaseloadRow = Type.Object(
     episodeId: uuid,
     person: ListedPerson,
     birthYear: Type.Integer(),
+    /** Who looks after it; null where nobody was named. */
+    heldBy: Type.Union([Type.Object({ id: uuid, name: Type.String() }, closed), Type.Null()]),
     diagnosis: Type.String(),
     involvedSide: InvolvedSide,
     ...CaseloadState.properties,

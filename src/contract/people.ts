@@ -6,7 +6,7 @@ import { oneOf } from "~/core/schema/one-of";
 import { endpoint, smallLimit } from "./endpoint";
 import { closed, instant, ListedPerson, orNull, reason, uuid, written } from "./fields";
 import { PatientFrame } from "./frame";
-import { signingRoles } from "./roles";
+import { settingRoles, signingRoles } from "./roles";
 
 /** An episode of somebody who was looked for. */
 export const FoundPerson = Type.Object(
@@ -93,6 +93,34 @@ export const PersonView = Type.Object(
         closed,
       ),
     ),
+    /** Other entries of the same person that were merged into this one, latest first. */
+    merges: Type.Array(
+      Type.Object(
+        {
+          id: uuid,
+          at: instant,
+          by: Type.String(),
+          /** How many episodes came over. */
+          moved: Type.Integer(),
+          reason: Type.String(),
+          /** It took an earlier one back. */
+          back: Type.Boolean(),
+          /** It can still be taken back. */
+          standing: Type.Boolean(),
+        },
+        closed,
+      ),
+    ),
+    /** Who looks after this episode; null where nobody was named. */
+    heldBy: orNull(Type.String()),
+    /** To whom it can be handed. */
+    colleagues: Type.Array(Type.Object({ id: uuid, name: Type.String() }, closed)),
+    handovers: Type.Array(
+      Type.Object(
+        { id: uuid, at: instant, by: Type.String(), to: Type.String(), reason: Type.String() },
+        closed,
+      ),
+    ),
     maySign: Type.Boolean(),
     /** May export and erase, and read who looked at it. */
     maySet: Type.Boolean(),
@@ -120,6 +148,36 @@ export const TurnBody = Type.Object(
   closed,
 );
 export type TurnBody = Static<typeof TurnBody>;
+
+/** Another entry of the same person, by an episode of it; or a merge that is taken back. */
+export const MergeBody = Type.Object(
+  { id: uuid, otherEpisode: Type.Optional(uuid), takesBack: Type.Optional(uuid), reason },
+  closed,
+);
+export type MergeBody = Static<typeof MergeBody>;
+
+export const mergePeople = endpoint({
+  name: "mergePeople",
+  says: "Give the episodes of a person who was entered twice to this entry, or back",
+  roles: settingRoles,
+  body: MergeBody,
+  limit: smallLimit,
+  answer: PersonWritten,
+  status: 201,
+});
+
+export const HandoverBody = Type.Object({ id: uuid, toStaff: uuid, reason }, closed);
+export type HandoverBody = Static<typeof HandoverBody>;
+
+export const handOver = endpoint({
+  name: "handOver",
+  says: "Hand an episode to a colleague, who looks after it from then on",
+  roles: signingRoles,
+  body: HandoverBody,
+  limit: smallLimit,
+  answer: PersonWritten,
+  status: 201,
+});
 
 export const readPerson = endpoint({
   name: "readPerson",

@@ -1,5 +1,6 @@
 import { canAccept } from "~/core/decision/record/can-accept";
 import type { StairView } from "~/contract/episode";
+import type { Role } from "~/contract/roles";
 import type { GateView } from "~/contract/gate";
 import type { RecordEntry, RecordView } from "~/contract/record";
 import { localDay } from "~/core/schedule/local-day";
@@ -7,7 +8,7 @@ import { sayChange } from "./say-change";
 import { sayAsked, sayFound } from "./say-criterion";
 import { sayDose } from "./say-dose";
 import { sayRule } from "./say-evidence";
-import { label, sayDate, sayTime, t } from "./say";
+import { label, sayDate, sayLongDate, sayQuantity, sayTime, t } from "./say";
 import { saySets } from "./say-sets";
 
 type Of<K extends RecordEntry["kind"]> = Extract<RecordEntry, { kind: K }>;
@@ -36,6 +37,7 @@ export function visitNote(stair: StairView, record: RecordView): string {
       : report
         ? t("note.report", { date: sayDate(report.trainingDate), pain: report.pain })
         : "",
+    section(t("note.measured"), today.flatMap(measuredLines)),
     section(
       t("note.signals"),
       stair.signals.map((signal) => label("signal", signal.code)),
@@ -58,8 +60,16 @@ export function visitNote(stair: StairView, record: RecordView): string {
   ]);
 }
 
+/** What a letter says besides the record: who writes it, where, and when its subject was born. */
+export interface LetterFrom {
+  readonly clinic: string;
+  readonly name: string;
+  readonly role: Role;
+  readonly bornOn: string;
+}
+
 /** A handover letter from the record: the course, what was measured, what is missing, what holds now. */
-export function handoverLetter(stair: StairView, gate: GateView): string {
+export function handoverLetter(stair: StairView, gate: GateView, from: LetterFrom): string {
   const moves = [...gate.moves].reverse();
   const criteria = gate.gate?.criteria ?? [];
   const missing = criteria.filter((criterion) => criterion.required && !criterion.passes);
@@ -67,8 +77,10 @@ export function handoverLetter(stair: StairView, gate: GateView): string {
   const at = stair.stages.findIndex((stage) => stage.code === stair.stage);
   const next = stair.stages[at + 1];
   return paragraphs([
-    t("letter.head", { date: sayDate(stair.today) }),
-    personLine(stair),
+    from.clinic,
+    t("letter.to"),
+    t("letter.head", { date: sayLongDate(stair.today) }),
+    `${personLine(stair)}\n${t("letter.born", { date: sayLongDate(from.bornOn) })}`,
     section(
       t("letter.course"),
       moves.map((move) =>
@@ -107,6 +119,7 @@ export function handoverLetter(stair: StairView, gate: GateView): string {
     ),
     next ? t("letter.next", { next: `${next.name}. ${next.aim}` }) : t("letter.lastStage"),
     t("letter.foot"),
+    t("letter.signature", { name: from.name, role: t(`role.${from.role}`), clinic: from.clinic }),
   ]);
 }
 
@@ -138,6 +151,17 @@ function personLine(stair: StairView): string {
 function sessionText({ session }: Of<"session">, { zone }: StairView, record: RecordView): string {
   const lines = session.items.map(({ itemId, sets }) => saySets(exerciseOf(record, itemId), sets));
   return `${t("note.session", { time: sayTime(session.at, zone), pain: session.painBefore })}\n${list(lines)}`;
+}
+
+/** What was measured at a visit, but for what was corrected or voided since. */
+function measuredLines(entry: RecordEntry): string[] {
+  if (entry.kind !== "measures") return [];
+  return entry.results
+    .filter(({ corrected, voided }) => !corrected && !voided)
+    .map(({ result, name, unit }) => {
+      const side = result.side === "none" ? "" : `, ${label("side", result.side)}`;
+      return `${name}${side}: ${sayQuantity(result.value, unit)}`;
+    });
 }
 
 function decisionLine(decision: Of<"decision">["decision"], record: RecordView): string {

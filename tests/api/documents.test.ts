@@ -18,6 +18,7 @@ beforeAll(async () => {
 afterAll(() => servers.stop());
 
 const read = async <T>(id: string, what = "") => (await client.get(`/api/episodes/${id}${what}`)).body as T;
+const from = { clinic: "Tarn Street", name: "Jorun Vask", role: "clinician", bornOn: "1990-05-17" } as const;
 const note = async (id: string) =>
   visitNote(await read<StairView>(id), await read<RecordView>(id, "/record"));
 
@@ -26,11 +27,13 @@ it("a note and a letter of everybody in the demo are whole sentences about that 
   expect(rows.length).toBeGreaterThan(20);
   for (const { episodeId, person } of rows) {
     const [stair, gate] = [await read<StairView>(episodeId), await read<GateView>(episodeId, "/gate")];
-    const letter = handoverLetter(stair, gate);
+    const letter = handoverLetter(stair, gate, from);
     for (const text of [letter, visitNote(stair, await read<RecordView>(episodeId, "/record"))]) {
       expect(text).toContain(`${person.givenName} ${person.familyName}`);
       expect(text).not.toMatch(/undefined|NaN|null|\{|\}|\[object/);
     }
+    for (const words of ["Tarn Street", "To:", "Born 17 May 1990.", "Jorun Vask, clinician"])
+      expect(letter).toContain(words);
     for (const item of stair.items) expect(letter).toContain(item.exercise.name);
     for (const { name, required, passes } of gate.gate?.criteria ?? [])
       if (required && !passes) expect(letter).toContain(name);
@@ -48,6 +51,24 @@ it("a note tells today's session with its sets, and not one that was corrected",
   const corrected = await note(fencer);
   expect(corrected).toContain("at 108 N");
   expect(corrected).not.toContain("118 N");
+});
+
+it("a note tells what was measured today, and not what was voided", async () => {
+  const visit = {
+    id: "0195717b-6a00-7000-8000-0000000000f1",
+    takenOn: "2026-03-10",
+    results: [{ id: "0195717b-6a00-7000-8000-0000000000f2", measure: "pain-now", side: "none", trials: [4] }],
+  };
+  expect((await client.post(`/api/episodes/${fencer}/measures`, visit)).status).toBe(201);
+  expect(await note(fencer)).toMatch(/Measured today\n- Pain now.*: 4/);
+  const voiding = {
+    id: "0195717b-6a00-7000-8000-0000000000f3",
+    kind: "result",
+    targetId: visit.results[0]?.id,
+    reason: "Another patient's",
+  };
+  await client.post(`/api/episodes/${fencer}/voidings`, voiding);
+  expect(await note(fencer)).not.toContain("Measured today");
 });
 
 it("a note names a signal that was raised, and what was signed today with its reason", async () => {

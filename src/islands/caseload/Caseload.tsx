@@ -1,3 +1,4 @@
+import { UserRound } from "lucide-react";
 import { useCallback, useEffect, useState } from "react";
 import { later } from "~/islands/frame/later";
 import { attentionCodes } from "~/core/caseload/attention";
@@ -21,18 +22,22 @@ interface Props {
   /** How many there are in all; `rows` may hold only the first. */
   count: number;
   counts: Partial<Record<Attention, number>>;
+  /** Who looks at it. */
+  you: string;
 }
 
 /** The clinic's people, those who need somebody first on top. Arrow keys move, Enter opens, a review goes one by one. */
-function Caseload({ rows: first, count, counts: firstCounts }: Props) {
+function Caseload({ rows: first, count, counts: firstCounts, you }: Props) {
   const [rows, setRows] = useState(first);
   const [whole, setWhole] = useState(first.length === count);
   const [name, setName] = useState("");
   const [only, setOnly] = useState<Attention | null>(null);
   const [reviewing, setReviewing] = useState<{ at: number; ids: readonly string[] } | null>(null);
-  const counts = whole ? countBy(rows) : firstCounts;
-  const all = whole ? rows.length : count;
-  const shown = rows.filter((row) => (only === null || row.attention === only) && namedLike(row, name));
+  const [mine, setMine] = useState(false);
+  const held = mine ? rows.filter((row) => row.heldBy?.id === you) : rows;
+  const counts = whole ? countBy(held) : firstCounts;
+  const all = whole ? held.length : count;
+  const shown = held.filter((row) => (only === null || row.attention === only) && namedLike(row, name));
   const named = name.trim() !== "";
   const present = attentionCodes.filter((code) => (counts[code] ?? 0) > 0);
 
@@ -60,7 +65,9 @@ function Caseload({ rows: first, count, counts: firstCounts }: Props) {
   // A review goes through everybody of the kind chosen, also those the page did not begin with.
   const beginReview = async () => {
     const everybody = whole ? rows : ((await renew()) ?? rows);
-    const chosen = everybody.filter((row) => only === null || row.attention === only);
+    const chosen = everybody.filter(
+      (row) => (only === null || row.attention === only) && (!mine || row.heldBy?.id === you),
+    );
     setReviewing({ at: 0, ids: chosen.map((row) => row.episodeId) });
   };
   const closeReview = useCallback(() => {
@@ -117,6 +124,19 @@ function Caseload({ rows: first, count, counts: firstCounts }: Props) {
         >
           {t("caseload.all")} <span className="badge badge-neutral badge-sm">{all}</span>
         </button>
+        <button
+          type="button"
+          className={`btn shrink-0 gap-1 px-2 ${mine ? "btn-active" : "btn-ghost"}`}
+          aria-pressed={mine}
+          onClick={() => {
+            setMine(!mine);
+            setReviewing(null);
+            if (!whole) void renew();
+          }}
+        >
+          <UserRound className="size-4" aria-hidden />
+          {t("caseload.mine")}
+        </button>
         {present.map((code) => (
           <button
             key={code}
@@ -146,6 +166,7 @@ function Caseload({ rows: first, count, counts: firstCounts }: Props) {
               <CaseloadLine
                 key={row.episodeId}
                 row={row}
+                you={you}
                 narrow={reviewing !== null}
                 current={reviewed[reviewing?.at ?? -1]?.episodeId === row.episodeId}
               />

@@ -8,6 +8,8 @@ import MiniStair from "./MiniStair";
 
 interface Props {
   row: CaseloadRow;
+  /** Who looks at it: only that somebody else has it is said. */
+  you: string;
   /** Beside a review: who and what, and no more. */
   narrow: boolean;
   /** The one under review. */
@@ -18,8 +20,8 @@ interface Props {
 const wide = "md:grid-cols-[2rem_7rem_minmax(12rem,1fr)_minmax(14rem,1.6fr)_8.5rem_10rem]";
 
 /** One person: what is needed and why, where they stand, how long ago. */
-export default function CaseloadLine({ row, narrow, current }: Props) {
-  const { person, attention } = row;
+export default function CaseloadLine({ row, you, narrow, current }: Props) {
+  const { person, attention, heldBy } = row;
   const line = useRef<HTMLLIElement>(null);
   useEffect(() => {
     if (current) line.current?.scrollIntoView({ block: "nearest" });
@@ -44,6 +46,7 @@ export default function CaseloadLine({ row, narrow, current }: Props) {
             title={`${row.diagnosis} · ${person.activity}`}
           >
             <strong className="font-semibold">{side}</strong> · {row.diagnosis} · {person.activity}
+            {heldBy && heldBy.id !== you && ` · ${t("caseload.with", { name: heldBy.name })}`}
           </span>
         </span>
         <span

@@ -3,7 +3,7 @@ import { Printer } from "lucide-react";
 import type { DocumentBody } from "~/contract/record";
 import { useWrite } from "~/islands/frame/use-write";
 import ProblemNote from "~/islands/frame/ProblemNote";
-import { t } from "~/messages/say";
+import { sayLongDate, t } from "~/messages/say";
 import { island } from "~/islands/frame/island";
 
 interface Props {
@@ -11,12 +11,15 @@ interface Props {
   kind: DocumentBody["kind"];
   text: string;
   maySign: boolean;
+  /** Who signs, and on which day, for the printed line. */
+  signer: string;
+  today: string;
 }
 
 const longest = 20_000;
 
 /** A visit note or a letter, made from the record: edited here, then signed and kept as it stands. */
-function DocumentPage({ episodeId, kind, text: proposed, maySign }: Props) {
+function DocumentPage({ episodeId, kind, text: proposed, maySign, signer, today }: Props) {
   const [text, setText] = useState(proposed);
   const [signed, setSigned] = useState(false);
   const { send, problem } = useWrite("signDocument", { id: episodeId });
@@ -49,6 +52,11 @@ function DocumentPage({ episodeId, kind, text: proposed, maySign }: Props) {
         onChange={(event) => setText(event.target.value)}
       />
       <pre className="hidden font-sans whitespace-pre-wrap print:block">{text}</pre>
+      {signed && (
+        <p className="hidden print:mt-6 print:block">
+          {t("document.signedBy", { name: signer, date: sayLongDate(today) })}
+        </p>
+      )}
       <div className="flex flex-wrap items-center gap-3 print:hidden">
         {maySign && !signed && (
           <button

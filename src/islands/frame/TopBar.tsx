@@ -10,7 +10,7 @@ import { island } from "~/islands/frame/island";
 import { useShortcuts } from "~/islands/frame/use-shortcuts";
 
 const KeysDialog = later(() => import("./KeysDialog"));
-const SignInAgain = later(() => import("~/islands/sign-in/SignInAgain"));
+const SignInAgain = later(() => import("./SignInAgain"));
 const loadPalette = () => import("./Palette");
 const Palette = later(loadPalette, () => <span hidden data-opening />);
 

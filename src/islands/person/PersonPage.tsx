@@ -4,6 +4,8 @@ import { call } from "~/islands/frame/call";
 import { island } from "~/islands/frame/island";
 import { label, sayLongDate, sayTime, t } from "~/messages/say";
 import IdentityForm from "./IdentityForm";
+import HolderBox from "./HolderBox";
+import MergeBox from "./MergeBox";
 import TrustBox from "./TrustBox";
 import StandingBox from "./StandingBox";
 
@@ -57,6 +59,8 @@ function PersonPage({ view: loaded }: { view: PersonView }) {
               {t("stair.another")}
             </a>
           </section>
+          <HolderBox key={view.heldBy ?? ""} view={view} onSigned={() => void renew(t("person.turned"))} />
+          {view.maySet && <MergeBox view={view} onSigned={() => void renew(t("person.turned"))} />}
           {view.maySet && <TrustBox view={view} />}
           {view.changes.length > 0 && (
             <section className="bg-base-100 border-base-300 rounded-box border p-3" data-testid="changes">

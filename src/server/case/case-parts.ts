@@ -11,7 +11,10 @@ type ColumnsOf<N extends FactName> = (typeof facts)[N] extends FactDefinition<in
 export type Read<N extends FactName> = FactRead<ColumnsOf<N>>;
 
 /** The kinds of facts that every case is made of. */
-type CaseFact = Exclude<FactName, "visits" | "documents" | "intakes" | "identityChanges">;
+type CaseFact = Exclude<
+  FactName,
+  "visits" | "documents" | "intakes" | "identityChanges" | "merges" | "handovers"
+>;
 const isCaseFact = (name: FactName): name is CaseFact => facts[name].inCase;
 
 /** Parts of an episode that are not facts of its own. */
@@ -54,7 +57,8 @@ export async function rereadParts(
 ): Promise<CaseParts> {
   const { bringsAlong = [] } = facts[appended];
   const names = caseFacts.filter((name) => name === appended || bringsAlong.includes(name));
-  const found = await read(db, clinicId, [episodeId], [...names, "hashes"]);
+  const elsewhere = facts[appended].changesElsewhere === true ? (["elsewhere"] as const) : [];
+  const found = await read(db, clinicId, [episodeId], [...names, "hashes", ...elsewhere]);
   return { ...before, ...ofEpisode(found, episodeId) };
 }
 

@@ -21,6 +21,8 @@ export interface EpisodeHead {
   readonly endedAt: string | null;
   /** Since when it rests. */
   readonly pausedAt: string | null;
+  /** Who looks after it; null where nobody was named. */
+  readonly heldBy: { readonly id: string; readonly name: string } | null;
   readonly person: {
     givenName: string;
     familyName: string;
@@ -33,7 +35,8 @@ export interface EpisodeHead {
 
 const headColumns = `
   e.id, e.person_id, e.version, e.diagnosis_text, e.involved_side, e.onset_on, e.surgery_on, e.graft, e.target_on, e.pathway_hash, e.started_at, e.ended_at,
-  e.paused_at, p.given_name, p.family_name, p.born_on, p.activity, p.norm_group, p.contact`;
+  e.paused_at, e.held_by, (SELECT h.name FROM staff h WHERE h.clinic_id = e.clinic_id AND h.id = e.held_by) AS held_by_name,
+  p.given_name, p.family_name, p.born_on, p.activity, p.norm_group, p.contact`;
 
 /** Some episodes of a clinic, by id. */
 export async function findEpisodes(
@@ -138,6 +141,28 @@ export async function setStanding(
   );
 }
 
+/** Writes who looks after an episode into its head. */
+export async function setHolder(db: Queryable, clinicId: string, id: string, staffId: string): Promise<void> {
+  await db.execute("UPDATE episodes FORCE INDEX (PRIMARY) SET held_by = ? WHERE clinic_id = ? AND id = ?", [
+    staffId,
+    clinicId,
+    id,
+  ]);
+}
+
+/** Gives episodes to another person of the clinic. */
+export async function moveEpisodes(
+  db: Queryable,
+  clinicId: string,
+  ids: readonly string[],
+  personId: string,
+): Promise<void> {
+  await db.query(
+    "UPDATE episodes FORCE INDEX (PRIMARY) SET person_id = ? WHERE clinic_id = ? AND id IN (?)",
+    [personId, clinicId, ids],
+  );
+}
+
 /** Writes who a person is, as it was put right. */
 export async function setIdentity(
   db: Queryable,
@@ -165,14 +190,16 @@ export interface NewEpisode {
   readonly targetOn?: string | undefined;
   readonly pathwayHash: string;
   readonly startedAt: string;
+  /** Who looks after it from the first day: who took the person in. */
+  readonly heldBy: string;
 }
 
 export async function insertEpisode(db: Queryable, clinicId: string, episode: NewEpisode): Promise<void> {
   await db.execute(
     `INSERT INTO episodes
        (clinic_id, id, person_id, region, diagnosis_text, involved_side, onset_on, surgery_on, graft, target_on,
-        pathway_hash, started_at)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+        pathway_hash, started_at, held_by)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
     [
       clinicId,
       episode.id,
@@ -186,6 +213,7 @@ export async function insertEpisode(db: Queryable, clinicId: string, episode: Ne
       episode.targetOn ?? null,
       episode.pathwayHash,
       toDatabaseTime(episode.startedAt),
+      episode.heldBy,
     ],
   );
 }
@@ -234,6 +262,7 @@ function toHead(row: RowDataPacket): EpisodeHead {
     startedAt: fromDatabaseTime(row["started_at"]),
     endedAt: row["ended_at"] === null ? null : fromDatabaseTime(row["ended_at"]),
     pausedAt: row["paused_at"] === null ? null : fromDatabaseTime(row["paused_at"]),
+    heldBy: row["held_by"] === null ? null : { id: row["held_by"], name: row["held_by_name"] },
     person: {
       givenName: row["given_name"],
       familyName: row["family_name"],

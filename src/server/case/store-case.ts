@@ -35,7 +35,13 @@ export async function storeCase(
   const hashes = [pathwayHash];
   for (const exercise of file.exercises) hashes.push(await store("exercise", exercise.id, exercise));
   for (const measure of file.measures) hashes.push(await store("measure", measure.code, measure));
-  await insertEpisode(db, clinicId, { ...episode, ...about, personId: person.id, pathwayHash });
+  await insertEpisode(db, clinicId, {
+    ...episode,
+    ...about,
+    personId: person.id,
+    pathwayHash,
+    heldBy: staffId,
+  });
   await attachDefinitions(db, clinicId, episode.id, hashes);
 
   const writing = { clinicId, staffId, episodeId: episode.id, at: episode.startedAt };

@@ -31,10 +31,11 @@ export async function readEntries(
 ): Promise<CaseloadEntry[]> {
   const [rows] = await db.execute<RowDataPacket[]>(
     `SELECT e.id, e.diagnosis_text, e.involved_side, p.given_name, p.family_name, p.activity,
-            YEAR(p.born_on) AS birth_year,
+            YEAR(p.born_on) AS birth_year, e.held_by, h.name AS held_by_name,
             IF(${isStale}, NULL, c.body) AS body
        FROM episodes e
        JOIN people p ON p.clinic_id = e.clinic_id AND p.id = e.person_id
+       LEFT JOIN staff h ON h.clinic_id = e.clinic_id AND h.id = e.held_by
        LEFT JOIN caseload_rows c ON c.clinic_id = e.clinic_id AND c.episode_id = e.id
       WHERE e.clinic_id = ? AND e.ended_at IS NULL AND e.paused_at IS NULL`,
     [toDatabaseTime(now), engineVersion, clinicId],
@@ -44,6 +45,7 @@ export async function readEntries(
       episodeId: String(row["id"]),
       person: { givenName: row["given_name"], familyName: row["family_name"], activity: row["activity"] },
       birthYear: Number(row["birth_year"]),
+      heldBy: row["held_by"] === null ? null : { id: row["held_by"], name: row["held_by_name"] },
       diagnosis: row["diagnosis_text"],
       involvedSide: row["involved_side"],
     },

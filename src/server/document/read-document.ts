@@ -1,3 +1,6 @@
+import { signingRoles } from "~/contract/roles";
+import { localDay } from "~/core/schedule/local-day";
+import { t } from "~/messages/say";
 import type { documentKinds } from "~/contract/record";
 import { handoverLetter, visitNote } from "~/messages/documents";
 import type { StaffContext } from "~/server/staff-context";
@@ -18,7 +21,12 @@ type Write = (staff: StaffContext, loaded: LoadedCase) => Promise<string>;
 const writers: Record<Kind, Write> = {
   "visit-note": async (staff, loaded) => visitNote(stairView(staff, loaded), await recordView(staff, loaded)),
   "handover-letter": async (staff, loaded) =>
-    handoverLetter(stairView(staff, loaded), gateView(staff, loaded)),
+    handoverLetter(stairView(staff, loaded), gateView(staff, loaded), {
+      clinic: staff.clinicName,
+      name: staff.name,
+      role: staff.role,
+      bornOn: loaded.head.person.bornOn,
+    }),
 };
 
 /**
@@ -36,7 +44,9 @@ export async function proposeDocument(staff: StaffContext, id: string, kind: str
     episodeId: id,
     kind: kind as Kind,
     text: from === null ? await write(staff, loaded) : await signedText(staff, id, kind, from),
-    maySign: stairView(staff, loaded).maySign,
+    maySign: signingRoles.includes(staff.role),
+    signer: `${staff.name}, ${t(`role.${staff.role}`)}`,
+    today: localDay(loaded.file.asOf, loaded.file.zone),
   };
 }
 

@@ -8,10 +8,12 @@ import { decisions } from "./decisions";
 import { documents } from "./documents";
 import { endings } from "./endings";
 import { events } from "./events";
+import { handovers } from "./handovers";
 import { identityChanges } from "./identity-changes";
 import { intakes } from "./intakes";
 import { items } from "./items";
 import { lifts } from "./lifts";
+import { merges } from "./merges";
 import { passings } from "./passings";
 import { prescriptions } from "./prescriptions";
 import { reports } from "./reports";
@@ -59,6 +61,8 @@ export const facts = {
   turns,
   identityChanges,
   voidings,
+  merges,
+  handovers,
 };
 
 export type FactName = keyof typeof facts;

@@ -36,6 +36,8 @@ export interface FactDefinition<C extends Columns = Columns> {
   readonly ofPerson?: boolean;
   /** True for what alters the episode's head or the person's own row, which are read again after it. */
   readonly changesHead?: boolean;
+  /** True for what alters which episodes are the same person's: what is known from those is read again as well. */
+  readonly changesElsewhere?: boolean;
   /** True for what can be written while the episode is paused or closed. */
   readonly whileResting?: boolean;
   /** Roles that may append it by a request of theirs; absent where it only comes along with another fact. */

@@ -222,6 +222,7 @@ async function store(
     targetOn: intake.targetOn,
     pathwayHash,
     startedAt: at,
+    heldBy: staffId,
   });
   await attachDefinitions(db, clinicId, episodeId, hashes);
   const w: Writing = { clinicId, staffId, episodeId, at };

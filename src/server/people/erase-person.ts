@@ -56,6 +56,7 @@ export async function erasePerson(
       [clinicId, personId],
     );
     const ids = rows.map((row) => String(row["id"]));
+    const twins = await mergedInto(owner, clinicId, personId);
     if (ids.length > 0) {
       for (const { table, through } of Object.values(facts) as FactDefinition[])
         if (through)
@@ -69,7 +70,7 @@ export async function erasePerson(
       await remove("intake_drafts", "id IN (?)", [ids]);
       await remove("episodes", "id IN (?)", [ids]);
     }
-    await remove("people", "id = ?", [personId]);
+    await remove("people", "id IN (?)", [[personId, ...twins]]);
     await owner.query(
       "INSERT INTO erasures (clinic_id, request_id, person_id, erased_at, rows_gone) VALUES (?, ?, ?, ?, ?)",
       [clinicId, requestId, personId, toDatabaseTime(at), JSON.stringify(gone)],
@@ -82,6 +83,17 @@ export async function erasePerson(
     await owner.query("SET SESSION FOREIGN_KEY_CHECKS = 1");
   }
   return gone;
+}
+
+/** Entries of the same person whose episodes came over, and that have none of their own. */
+async function mergedInto(owner: Connection, clinicId: string, personId: string): Promise<string[]> {
+  const [rows] = await owner.query<RowDataPacket[]>(
+    `SELECT DISTINCT m.other_person_id AS id FROM person_merges m
+      WHERE m.clinic_id = ? AND m.person_id = ? AND m.takes_back IS NULL
+        AND NOT EXISTS (SELECT 1 FROM episodes e WHERE e.clinic_id = m.clinic_id AND e.person_id = m.other_person_id)`,
+    [clinicId, personId],
+  );
+  return rows.map((row) => String(row["id"]));
 }
 
 async function tablesWithEpisode(owner: Connection): Promise<string[]> {

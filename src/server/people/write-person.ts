@@ -1,11 +1,14 @@
-import type { Identity, IdentityBody, PersonWritten, TurnBody } from "~/contract/people";
+import { signingRoles } from "~/contract/roles";
+import type { HandoverBody, Identity, IdentityBody, PersonWritten, TurnBody } from "~/contract/people";
 import { episodeState, mayTurn, type EpisodeTurn } from "~/core/episode/episode-turn";
 import type { FieldProblem } from "~/core/schema/field-problem";
 import { localDay } from "~/core/schedule/local-day";
 import { t } from "~/messages/say";
-import { setIdentity, setStanding } from "~/server/case/episode-repository";
+import { setHolder, setIdentity, setStanding } from "~/server/case/episode-repository";
 import type { LoadedCase } from "~/server/case/make-case";
 import { patientFrame } from "~/server/episode/patient-frame";
+import { findColleagues } from "~/server/staff/colleague-repository";
+import { handovers } from "~/server/facts/handovers";
 import { identityChanges } from "~/server/facts/identity-changes";
 import { appendFact } from "~/server/facts/sql";
 import { turns } from "~/server/facts/turns";
@@ -62,6 +65,28 @@ export function changeIdentity(
   });
 }
 
+/** Hands an episode to a colleague who may sign, and is not the one who has it. */
+export function handOver(staff: StaffContext, episodeId: string, body: HandoverBody): Promise<PersonWritten> {
+  const fact: Fact = { of: "handovers", body, action: "hand-over" };
+  return writePerson(staff, episodeId, fact, async ({ db, writing, loaded: { head } }) => {
+    const toStaff = body.toStaff.toLowerCase();
+    const everybody = await findColleagues(db, staff.clinicId);
+    const to = everybody.find(
+      ({ id, active, role }) => id === toStaff && active && signingRoles.includes(role),
+    );
+    if (!to) throw refused([{ path: "/toStaff", problem: "is nobody here who may sign" }]);
+    if (head.heldBy?.id === toStaff) throw refused([{ path: "/toStaff", problem: "has it already" }]);
+    await appendFact(db, writing, handovers, {
+      id: body.id,
+      at: writing.at,
+      fromStaff: head.heldBy?.id ?? null,
+      toStaff,
+      reason: body.reason.trim(),
+    });
+    await setHolder(db, staff.clinicId, episodeId, toStaff);
+  });
+}
+
 const trimmed = ({ givenName, familyName, activity, contact, ...rest }: Identity): Identity => ({
   ...rest,
   givenName: givenName.trim(),
@@ -86,7 +111,7 @@ function identityProblems(
   return [];
 }
 
-async function writePerson(
+export async function writePerson(
   staff: StaffContext,
   episodeId: string,
   fact: Fact,

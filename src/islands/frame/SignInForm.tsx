@@ -1,8 +1,8 @@
 import { useState } from "react";
 import { useForm } from "react-hook-form";
 import type { Problem } from "~/contract/problem";
-import { call } from "~/islands/frame/call";
-import ProblemNote from "~/islands/frame/ProblemNote";
+import { call } from "./call";
+import ProblemNote from "./ProblemNote";
 import { t } from "~/messages/say";
 
 interface Fields {

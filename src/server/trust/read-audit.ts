@@ -5,7 +5,7 @@ import { pool } from "~/server/db/connection";
 import { notFound, refused } from "~/server/http/problem";
 import { findColleagues } from "~/server/staff/colleague-repository";
 import type { StaffContext } from "~/server/staff-context";
-import { findAudit } from "./audit-repository";
+import { findAudit } from "~/server/audit/audit-repository";
 
 const pageSize = 100;
 

@@ -52,7 +52,7 @@ export const en = {
   "episode.refused.closed":
     "This episode is closed. Open it again first: under Person, or in the line below the name. What was typed here stays.",
   "palette.title": "Find",
-  "palette.open": "Find",
+  "frame.find": "Find",
   "palette.ask": "A name, a year of birth, a view, an exercise …",
   "palette.nothing": "Nothing by these words.",
   "palette.people": "People",
@@ -63,6 +63,8 @@ export const en = {
   "palette.born": "born {year}",
   "palette.state.paused": "paused",
   "palette.state.closed": "closed",
+  "frame.account": "Your account",
+  "frame.clinic": "The clinic",
   "frame.views": "Views of this patient",
   "frame.stair": "Stair",
   "frame.session": "Session",

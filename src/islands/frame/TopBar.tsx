@@ -5,7 +5,6 @@ import type { Role } from "~/contract/roles";
 import { t } from "~/messages/say";
 import { call } from "./call";
 import { askWhenSignedOut } from "./signed-out";
-import { showTheme, shownTheme } from "./theme";
 import { island } from "~/islands/frame/island";
 import { useShortcuts } from "~/islands/frame/use-shortcuts";
 
@@ -29,6 +28,7 @@ async function signOut() {
 
 /** The other theme, now and wherever this person signs in. */
 async function switchTheme() {
+  const { showTheme, shownTheme } = await import("./theme");
   const theme = shownTheme() === "light" ? "dark" : "light";
   showTheme(theme);
   const letters = document.body.dataset["letters"] !== "off";
@@ -82,7 +82,7 @@ function TopBar({ name, email, role, clinic }: Props) {
           aria-keyshortcuts="Control+K"
         >
           <Search className="size-5" aria-hidden />
-          <span className="max-sm:sr-only">{t("palette.open")}</span>
+          <span className="max-sm:sr-only">{t("frame.find")}</span>
           <kbd className="kbd kbd-sm text-base-content max-lg:hidden">Ctrl K</kbd>
         </button>
         <a
@@ -90,20 +90,20 @@ function TopBar({ name, email, role, clinic }: Props) {
           className="btn btn-ghost max-[359px]:hidden text-(--bar-content) hover:text-base-content"
         >
           <BookOpen className="size-5" aria-hidden />
-          <span className="max-sm:sr-only">{t("library.title")}</span>
+          <span className="max-sm:sr-only">{t("frame.library")}</span>
         </a>
         <a
           href="/clinic"
           className="btn btn-ghost btn-square text-(--bar-content) hover:text-base-content"
-          aria-label={t("clinic.views")}
-          title={t("clinic.views")}
+          aria-label={t("frame.clinic")}
+          title={t("frame.clinic")}
         >
           <Building2 className="size-5" aria-hidden />
         </a>
         <a
           href="/account"
           className="btn btn-ghost max-sm:btn-square text-(--bar-content) hover:text-base-content"
-          aria-label={`${t("account.title")}: ${name}, ${t(`role.${role}`)}`}
+          aria-label={`${t("frame.account")}: ${name}, ${t(`role.${role}`)}`}
         >
           <UserRound className="size-5" aria-hidden />
           <span className="hidden text-sm font-normal lg:inline">

@@ -47,7 +47,7 @@ export default function MergeBox({ view, onSigned }: { view: PersonView; onSigne
         />
         <button className="btn bg-base-100 border-base-300">{t("person.mergeLook")}</button>
       </form>
-      <ul>
+      <ul className="mt-2">
         {found.map((one) => (
           <li
             key={one.episodeId}

@@ -28,7 +28,11 @@ function PersonPage({ view: loaded }: { view: PersonView }) {
         {notice}
       </p>
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-3 lg:grid-cols-2">
-        <IdentityForm key={view.changes.length} view={view} onSigned={() => renew(t("person.putRight"))} />
+        <div className="flex flex-col gap-3">
+          <IdentityForm key={view.changes.length} view={view} onSigned={() => renew(t("person.putRight"))} />
+          {view.maySet && <MergeBox view={view} onSigned={() => void renew(t("person.turned"))} />}
+          {view.maySet && <TrustBox view={view} />}
+        </div>
         <div className="flex flex-col gap-3">
           <StandingBox view={view} onSigned={() => renew(t("person.turned"))} />
           <section className="bg-base-100 border-base-300 rounded-box border p-3" data-testid="episodes">
@@ -60,8 +64,6 @@ function PersonPage({ view: loaded }: { view: PersonView }) {
             </a>
           </section>
           <HolderBox key={view.heldBy ?? ""} view={view} onSigned={() => void renew(t("person.turned"))} />
-          {view.maySet && <MergeBox view={view} onSigned={() => void renew(t("person.turned"))} />}
-          {view.maySet && <TrustBox view={view} />}
           {view.changes.length > 0 && (
             <section className="bg-base-100 border-base-300 rounded-box border p-3" data-testid="changes">
               <h3 className="text-lg font-semibold">{t("person.changes")}</h3>

@@ -43,10 +43,11 @@ describe("a baseline taken at intake", () => {
     );
     const visit = record.entries.find(({ kind }: { kind: string }) => kind === "measures");
     expect(visit.results).toContainEqual({
+      result: expect.objectContaining({ measure: "pain-worst", side: "none", value: 2 }),
       name: "Worst pain this week",
-      side: "none",
-      value: 2,
       unit: "{0-10}",
+      corrected: false,
+      voided: null,
     });
   });
 

@@ -157,6 +157,7 @@ export const clinic = {
   "person.eraseAsked":
     "Asked for {time}. It is carried out by whoever runs the product (erase command); until then everything stays.",
   "act.sign-in": "signed in",
+  "act.sign-in-failed": "tried to sign in, with a wrong password or code",
   "act.read-stair": "read the stair",
   "act.read-frame": "read the head of a view",
   "act.read-plan": "read the plan",

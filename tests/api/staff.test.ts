@@ -238,6 +238,9 @@ describe("a second factor", () => {
     const tries = [];
     for (let n = 0; n < 10; n += 1) tries.push((await signIn(email, good, "123456")).reply.status);
     expect(tries.slice(-2)).toEqual([429, 429]);
+    const { lines } = (await lead.get("/api/audit")).body as { lines: { action: string; by: string }[] };
+    const failed = lines.filter(({ action, by }) => action === "sign-in-failed" && by === "New target");
+    expect(failed.length).toBe(tries.filter((status) => status === 401).length);
   });
 });
 

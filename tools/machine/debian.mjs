@@ -5,8 +5,8 @@ import { PlainFailure, say } from "./say.mjs";
 /** Programs the product needs, where Debian puts them, and the packages that bring them. */
 const programs = {
   mariadb: {
-    what: "the MariaDB server",
-    files: ["/usr/sbin/mariadbd", "/usr/bin/mariadb-install-db"],
+    what: "the MariaDB server and its client",
+    files: ["/usr/sbin/mariadbd", "/usr/bin/mariadb-install-db", "/usr/bin/mariadb", "/usr/bin/mariadb-dump"],
     packages: ["mariadb-server-core", "mariadb-client"],
   },
   chromium: {

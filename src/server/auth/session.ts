@@ -11,7 +11,14 @@ import { countTry } from "./sign-in-limit";
 import type { StaffContext } from "~/server/staff-context";
 import { sweepSessions } from "./sweep-sessions";
 import { hashToken, newToken } from "./token";
-import { deleteSession, findLogin, findSession, insertSession, touchSession } from "./staff-repository";
+import {
+  deleteSession,
+  findLogin,
+  findSession,
+  insertSession,
+  touchSession,
+  type StaffLogin,
+} from "./staff-repository";
 
 export const sessionCookie = "stair_session";
 const idleMinutes = 60;
@@ -40,9 +47,17 @@ export async function signIn(
   const login = await findLogin(pool(), address);
   await counted.forAccount(login?.email ?? address);
   const fits = await passwordFits(login?.passwordHash ?? null, password);
-  if (!login || !fits) throw new ApiProblem(401, "sign-in-failed", "Address or password is wrong.");
   const at = now();
-  await checkSecondFactor(login, code, at);
+  const failed = (who: StaffLogin) =>
+    writeAudit(pool(), who, { action: "sign-in-failed", kind: "staff", id: who.staffId }, at);
+  if (login && !fits) await failed(login);
+  if (!login || !fits) throw new ApiProblem(401, "sign-in-failed", "Address or password is wrong.");
+  try {
+    await checkSecondFactor(login, code, at);
+  } catch (error) {
+    if (error instanceof ApiProblem && error.type === "code-wrong") await failed(login);
+    throw error;
+  }
   await counted.succeeded();
   await sweepSessions(at, new Date(Date.parse(at) - absoluteHours * 3_600_000).toISOString());
   const token = newToken();

@@ -1,10 +1,10 @@
-import { csvFormat } from "d3";
 import { useState } from "react";
 import type { AuditView } from "~/contract/trust";
 import type { Problem } from "~/contract/problem";
 import { call } from "~/islands/frame/call";
 import { island } from "~/islands/frame/island";
 import ProblemNote from "~/islands/frame/ProblemNote";
+import { logTable } from "./log-table";
 import { sayAct } from "~/messages/say-act";
 import { sayTime, t } from "~/messages/say";
 
@@ -40,11 +40,8 @@ function LogPage({ view: loaded, episode }: { view: AuditView; episode: string |
       lines.push(...answer.value.lines);
       next = answer.value.next;
     }
-    const table = csvFormat(
-      lines.map(({ at, by, action, kind, person }) => ({ at, by, action, kind, person })),
-    );
     const link = document.createElement("a");
-    link.href = URL.createObjectURL(new Blob([table], { type: "text/csv" }));
+    link.href = URL.createObjectURL(new Blob([logTable(lines)], { type: "text/csv" }));
     link.download = "log.csv";
     link.click();
     URL.revokeObjectURL(link.href);

@@ -114,7 +114,6 @@ export const clinic = {
   "signIn.againSays":
     "You were signed out meanwhile. What you typed is still here; it goes on as soon as you are in.",
   "signIn.else": "Somebody else signs in",
-  "form.elsewhere": "Another account signed in. Load the page again.",
   "person.heldBy": "Looked after by {name}",
   "person.heldByNobody": "Nobody is named who looks after it",
   "person.handOver": "Hand over to a colleague",
@@ -125,7 +124,7 @@ export const clinic = {
   "person.merge": "Entered twice?",
   "person.mergeHelp":
     "Find the other entry of the same person. Its episodes, with their conditions, limits and stops, become this person's.",
-  "person.mergeFind": "Name or year of birth of the other entry",
+  "person.mergeFind": "Name or year of birth",
   "person.mergeLook": "Find",
   "person.mergeChoose": "The same person",
   "person.mergeReason": "How it is known that both are one person",
@@ -173,6 +172,8 @@ export const clinic = {
   "act.print-person": "opened everything of the person to print",
   "act.replay-decisions": "had signed proposals made again",
   "act.sign-decision": "signed a proposal",
+  "act.propose-visit-note": "opened a visit note to write",
+  "act.propose-handover-letter": "opened a handover letter to write",
   "act.sign-visit-note": "signed a visit note",
   "act.sign-handover-letter": "signed a handover letter",
   "act.void-session": "voided a session",

@@ -12,7 +12,7 @@ export interface DoneTwice {
 
 /**
  * Exercises that stand in more sessions of one day than bouts are prescribed for a day: written down twice, or by two people
- * who do not agree. The last one over stands for it, with the session before it.
+ * who do not agree. Told of the day's last two sessions with it, each with when the other was.
  *
  * @param days the training days of the case, which leave out what was corrected or voided
  */

@@ -4,6 +4,7 @@ import type { Problem } from "~/contract/problem";
 import { call } from "~/islands/frame/call";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { t } from "~/messages/say";
+import NewPassword from "./NewPassword";
 import PasswordField from "./PasswordField";
 import { problemAt, problemElsewhere } from "./problem-at";
 
@@ -39,14 +40,7 @@ export default function PasswordForm({ onChanged }: { onChanged: (view: AccountV
         kind="current"
         wrong={problemAt(problem, "/current")}
       />
-      <PasswordField
-        label={t("account.new")}
-        value={password}
-        onChange={setPassword}
-        kind="new"
-        help={t("account.newHelp")}
-        wrong={problemAt(problem, "/password")}
-      />
+      <NewPassword value={password} onChange={setPassword} problem={problem} />
       <div className="flex flex-wrap items-center gap-3">
         <button className="btn btn-primary" disabled={current === "" || password === ""}>
           {t("account.change")}

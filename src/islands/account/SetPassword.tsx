@@ -4,8 +4,8 @@ import { call } from "~/islands/frame/call";
 import { island } from "~/islands/frame/island";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { t } from "~/messages/say";
-import PasswordField from "./PasswordField";
-import { problemAt, problemElsewhere } from "./problem-at";
+import NewPassword from "./NewPassword";
+import { problemElsewhere } from "./problem-at";
 
 /** Sets a password by the link's token, which stands behind the # and so never reaches a server's log. */
 function SetPassword() {
@@ -33,14 +33,7 @@ function SetPassword() {
   return (
     <form className="flex flex-col gap-4" noValidate onSubmit={(event) => void submit(event)}>
       <ProblemNote problem={problemElsewhere(problem)} />
-      <PasswordField
-        label={t("account.new")}
-        value={password}
-        onChange={setPassword}
-        kind="new"
-        help={t("account.newHelp")}
-        wrong={problemAt(problem, "/password")}
-      />
+      <NewPassword value={password} onChange={setPassword} problem={problem} />
       <button className="btn btn-primary btn-lg" disabled={password === ""}>
         {t("password.submit")}
       </button>

@@ -76,7 +76,7 @@ function LogPage({ view: loaded, episode }: { view: AuditView; episode: string |
         </button>
       </div>
       <div className="bg-base-100 border-base-300 rounded-box mt-3 overflow-x-auto border" tabIndex={0}>
-        <table className="table" data-testid="log">
+        <table className="table max-sm:[&_td]:px-2 max-sm:[&_th]:px-2" data-testid="log">
           <thead className="text-base-content">
             <tr>
               <th>{t("log.when")}</th>
@@ -88,7 +88,7 @@ function LogPage({ view: loaded, episode }: { view: AuditView; episode: string |
           <tbody>
             {view.lines.map(({ id, at, by, action, episodeId, person }) => (
               <tr key={id}>
-                <td className="whitespace-nowrap">{sayTime(at, view.zone)}</td>
+                <td className="sm:whitespace-nowrap">{sayTime(at, view.zone)}</td>
                 <td>{by}</td>
                 <td>{sayAct(action)}</td>
                 <td>

@@ -26,7 +26,14 @@ const suites = {
   unit: { says: "unit and reference tests", programs: [], build: false },
   api: { says: "API tests against MariaDB, two processes", programs: ["mariadb"], build: true },
   browser: { says: "browser tests in Chromium", programs: ["mariadb", "chromium"], build: true },
+  faults: {
+    says: "long faults: processes killed, whole mornings at once",
+    programs: ["mariadb"],
+    build: true,
+  },
 };
+/** What `npm test` runs. */
+const usual = Object.keys(suites).filter((name) => name !== "faults");
 
 function run(command, env = {}) {
   const [file, ...args] = command;
@@ -111,7 +118,7 @@ await runPlainly(async () => {
     run([bin("astro"), "sync", "--silent"]);
     results.push(...(await Promise.all(Object.values(checks).map(runCheck))));
   }
-  for (const name of wanted.length > 0 ? wanted : Object.keys(suites)) results.push(await runSuite(name));
+  for (const name of wanted.length > 0 ? wanted : usual) results.push(await runSuite(name));
   rmSync(scratch, { recursive: true, force: true });
   for (const failure of results.flatMap((result) => result.failures ?? []))
     process.stdout.write(`\n✗ ${failure}\n`);

@@ -1,0 +1,48 @@
+import type { Side } from "~/core/demand/contacts";
+import { peakOf, type LoadKind, type LoadsAt } from "./movement-loads";
+
+/** One kind of load in two forms of a movement, each at its peak. */
+export interface LoadChange {
+  readonly kind: LoadKind;
+  readonly before: number;
+  readonly after: number;
+  /** Rise above, fall below 0; null where there was nothing before. */
+  readonly percent: number | null;
+}
+
+export interface Comparison {
+  /** Deepest bend of the leg in each, degrees. */
+  readonly bend: { readonly before: number; readonly after: number };
+  readonly changes: readonly LoadChange[];
+}
+
+const kinds: readonly LoadKind[] = ["stress", "knee", "hip", "ankle"];
+/** Moments below this are none: a share of them says nothing, N·m or MPa. */
+const nothing = 0.05;
+
+/**
+ * What changes for one leg from one form of a movement to another, peak against peak.
+ *
+ * @returns kinds that are known of both; null where the leg does not stand in both
+ * Source: arithmetic.
+ */
+export function compareLoads(
+  before: readonly LoadsAt[],
+  after: readonly LoadsAt[],
+  side: Side,
+): Comparison | null {
+  const [from, to] = [deepest(before, side), deepest(after, side)];
+  if (from === null || to === null) return null;
+  const changes = kinds.flatMap((kind): LoadChange[] => {
+    const [a, b] = [peakOf(before, side, kind), peakOf(after, side, kind)];
+    if (!a || !b) return [];
+    const percent = Math.abs(a.value) < nothing ? null : (100 * (b.value - a.value)) / Math.abs(a.value);
+    return [{ kind, before: a.value, after: b.value, percent }];
+  });
+  return { bend: { before: from, after: to }, changes };
+}
+
+function deepest(moments: readonly LoadsAt[], side: Side): number | null {
+  const bends = moments.flatMap(({ legs }) => legs[side]?.kneeFlexionDeg ?? []);
+  return bends.length === 0 ? null : Math.max(...bends);
+}

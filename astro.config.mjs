@@ -1,3 +1,4 @@
+import { fileURLToPath } from "node:url";
 import node from "@astrojs/node";
 import react from "@astrojs/react";
 import tailwindcss from "@tailwindcss/vite";
@@ -14,6 +15,8 @@ export default defineConfig({
   // Our own middleware checks the Origin of every write, forms included.
   security: { checkOrigin: false },
   vite: {
+    // Astro reads the alias from tsconfig.json for pages and islands, but not for workers.
+    resolve: { alias: { "~": fileURLToPath(new URL("./src", import.meta.url)) } },
     plugins: [tailwindcss(), wordsOfViews(en, locale)],
     build: {
       assetsInlineLimit: 0,
@@ -39,6 +42,7 @@ export default defineConfig({
       directives: [
         "default-src 'none'",
         "connect-src 'self'",
+        "worker-src 'self'",
         "img-src 'self' data:",
         "font-src 'self'",
         "form-action 'self'",

@@ -71,6 +71,7 @@ export const addresses = {
   recordVisit: "POST /api/episodes/{id}/measures",
   readTrend: "GET /api/episodes/{id}/trend",
 
+  readLab: "GET /api/episodes/{id}/lab",
   readLifts: "GET /api/episodes/{id}/lifts",
   recordLift: "POST /api/episodes/{id}/lifts",
   signSmallDose: "POST /api/episodes/{id}/small-doses",

@@ -8,6 +8,7 @@ import * as frame from "./frame";
 import * as gate from "./gate";
 import * as history from "./history";
 import * as intake from "./intake";
+import * as lab from "./lab";
 import * as library from "./library";
 import * as lifts from "./lifts";
 import * as measures from "./measures";
@@ -33,6 +34,7 @@ const rooms = {
   ...gate,
   ...history,
   ...intake,
+  ...lab,
   ...library,
 };
 

@@ -10,6 +10,7 @@ import { KnobValue, Prescription } from "~/core/exercise/prescription";
 import { ComposedList } from "~/core/intake/compose-list";
 import { Arrangement } from "~/core/case/arrangement";
 import { ItemRole } from "~/core/exercise/role";
+import { LoadBody } from "./load-body";
 import { endpoint, smallLimit } from "./endpoint";
 import { closed, code, HeightM, meant, PersonName, reason, uuid, written } from "./fields";
 import { signingRoles } from "./roles";
@@ -71,6 +72,8 @@ export const PlanView = Type.Object(
     person: PersonName,
     involvedSide: InvolvedSide,
     heightM: HeightM,
+    /** Whose loads are worked out. */
+    body: LoadBody,
     stageName: Type.String(),
     pathway: Type.String(),
     stage: Type.String(),

@@ -164,6 +164,7 @@ export const clinic = {
   "act.read-measures": "read the measures",
   "act.read-trend": "read a measure over time",
   "act.read-history": "read events and limits",
+  "act.read-lab": "read the loads",
   "act.read-lifts": "read the lifts",
   "act.read-library": "read the library for a patient",
   "act.read-days": "read the record day by day",

@@ -4,6 +4,7 @@ import { record } from "./en-record";
 import { exercise } from "./en-exercise";
 import { history } from "./en-history";
 import { judgement } from "./en-judgement";
+import { lab } from "./en-lab";
 import { library } from "./en-library";
 import { lifts } from "./en-lifts";
 import { measures } from "./en-measures";
@@ -21,6 +22,7 @@ export const en = {
   ...exercise,
   ...history,
   ...judgement,
+  ...lab,
   ...library,
   ...lifts,
   ...measures,
@@ -71,6 +73,7 @@ export const en = {
   "frame.measures": "Measures",
   "frame.gate": "Gate",
   "frame.plan": "Plan",
+  "frame.lab": "Loads",
   "frame.lifts": "Lifts",
   "frame.record": "Record",
   "frame.library": "Library",
@@ -127,6 +130,7 @@ export const en = {
   "side.both": "both sides",
   "sign.accept": "Sign",
   "sign.acceptStop": "Sign: suspended",
+  "sign.loads": "See the loads",
   "sign.change": "Change",
   "sign.refuse": "Refuse",
   "sign.reason": "Reason",
@@ -227,6 +231,7 @@ export const en = {
   "keys.plan": "plan (of a patient)",
   "keys.measures": "measures (of a patient)",
   "keys.gate": "gate (of a patient)",
+  "keys.lab": "loads on joints (of a patient)",
   "keys.lifts": "lifts (of a patient who lifts)",
   "keys.history": "events and limits (of a patient)",
   "keys.person": "who a patient is, discharge, pause",

@@ -62,6 +62,20 @@ const views: Record<string, (page: Page) => Promise<unknown>> = {
     await goTo(page, "Sandoval", "/lifts");
     await page.getByTestId("lift-trend").waitFor();
   },
+  loads: async (page) => {
+    await goTo(page, "Stanhope", "/lab");
+    await page.getByTestId("load-table").waitFor();
+  },
+  "free squat": async (page) => {
+    await goTo(page, "Stanhope", "/lab");
+    await page.getByRole("tab", { name: "Free squat" }).click();
+    await page.getByTestId("bench-table").waitFor();
+  },
+  "boxes and lifts": async (page) => {
+    await goTo(page, "Stanhope", "/lab");
+    await page.getByRole("tab", { name: "Boxes and lifts" }).click();
+    await page.getByTestId("boxes").waitFor();
+  },
   person: (page) => goTo(page, "Holloway", "/person"),
   find: async (page) => {
     await goTo(page, "Holloway");

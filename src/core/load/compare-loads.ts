@@ -36,11 +36,18 @@ export function compareLoads(
   const changes = kinds.flatMap((kind): LoadChange[] => {
     const [a, b] = [peakOf(before, side, kind), peakOf(after, side, kind)];
     if (!a || !b) return [];
-    const percent = Math.abs(a.value) < nothing ? null : (100 * (b.value - a.value)) / Math.abs(a.value);
-    return [{ kind, before: a.value, after: b.value, percent }];
+    return [loadChange(kind, a.value, b.value)];
   });
   return { bend: { before: from, after: to }, changes };
 }
+
+/** One kind of load before and after. @example loadChange("hip", 50, 75).percent // 50 */
+export const loadChange = (kind: LoadKind, before: number, after: number): LoadChange => ({
+  kind,
+  before,
+  after,
+  percent: Math.abs(before) < nothing ? null : (100 * (after - before)) / Math.abs(before),
+});
 
 function deepest(moments: readonly LoadsAt[], side: Side): number | null {
   const bends = moments.flatMap(({ legs }) => legs[side]?.kneeFlexionDeg ?? []);

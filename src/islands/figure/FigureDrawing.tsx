@@ -1,4 +1,4 @@
-import { useMemo, type RefObject } from "react";
+import { useMemo, type ReactNode, type RefObject } from "react";
 import { drawFigure, type FigureLook } from "~/core/figure/draw-figure";
 import type { Figure } from "~/core/figure/figure";
 import { pathUnitsPerCm, type Extent } from "~/core/figure/outline";
@@ -15,6 +15,8 @@ interface Props {
   label?: string;
   className?: string;
   drawing?: RefObject<SVGSVGElement | null>;
+  /** What is drawn over it, in the same millimetres. */
+  children?: ReactNode;
 }
 
 /** One still picture of a figure, scaled to the room it has. */
@@ -27,6 +29,7 @@ export default function FigureDrawing({
   label,
   className,
   drawing,
+  children,
 }: Props) {
   const drawn = useMemo(() => drawFigure(body, figure, place, look), [body, figure, look, place]);
   if (!drawn.ok) return null;
@@ -56,6 +59,7 @@ export default function FigureDrawing({
           )}
         </g>
       ))}
+      {children}
     </svg>
   );
 }

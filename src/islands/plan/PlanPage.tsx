@@ -16,6 +16,7 @@ const CircumstancesForm = later(
   () => <div className="bg-base-100 border-base-300 rounded-box min-h-18 border" />,
 );
 
+const KneecapBox = later(() => import("./KneecapBox"));
 const ArrangeForm = later(() => import("./ArrangeForm"));
 const ComposeForm = later(() => import("./ComposeForm"));
 
@@ -131,6 +132,7 @@ function PlanPage({ plan: loaded }: { plan: PlanView }) {
           ) : (
             <PlanItems plan={plan} onChanged={changed} />
           )}
+          {items.length > 0 && <KneecapBox plan={plan} />}
           {plan.maySign && <CircumstancesForm key={plan.version} plan={plan} onChanged={changed} />}
         </div>
         <CatalogueSearch

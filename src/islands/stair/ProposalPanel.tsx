@@ -110,6 +110,14 @@ export default function ProposalPanel({ stair, item, signable, onSigned, onStale
           )}
         </div>
       )}
+      {!against && item.lane !== "upper-body" && (
+        <a
+          className="link mt-2 inline-flex min-h-11 items-center text-sm"
+          href={`/episodes/${stair.episodeId}/lab?item=${item.itemId}`}
+        >
+          {t("sign.loads")}
+        </a>
+      )}
       {against === "by-hand" && (
         <PrescribeForm
           stair={stair}

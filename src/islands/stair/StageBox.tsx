@@ -1,6 +1,11 @@
 import type { StairView } from "~/contract/episode";
-import LimitTimeline from "~/islands/patient/LimitTimeline";
+import { later } from "~/islands/frame/later";
 import { sayDate, t } from "~/messages/say";
+
+const LimitTimeline = later(
+  () => import("~/islands/patient/LimitTimeline"),
+  () => <div className="h-12" />,
+);
 
 /** What the chosen stage is for, and what the patient should be told. */
 export default function StageBox({ stair, code }: { stair: StairView; code: string }) {

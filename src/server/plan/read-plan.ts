@@ -28,6 +28,7 @@ import { signingRoles } from "~/contract/roles";
 import { patientName } from "~/server/case/patient-name";
 import type { StaffContext } from "~/server/staff-context";
 import type { LoadedCase } from "~/server/case/make-case";
+import { loadBody } from "~/server/case/load-body";
 import { loadEpisode, noteRead } from "~/server/case/load-episode";
 import { told } from "~/server/episode/limits-told";
 
@@ -71,6 +72,7 @@ export function planView(staff: StaffContext, loaded: LoadedCase): PlanView {
     person: patientName(loaded),
     involvedSide: head.involvedSide,
     heightM: measuredHeight(file),
+    body: loadBody(file),
     stageName: stage.name,
     pathway: file.pathway.code,
     stage: stage.code,

@@ -1,0 +1,15 @@
+import { Type, type Static } from "@sinclair/typebox";
+import { drawnHeights } from "~/core/pose/body-lengths";
+import { closed } from "./fields";
+
+/** Whose loads are worked out; what nobody measured is that of an adult of middle build. */
+export const LoadBody = Type.Object(
+  {
+    heightM: Type.Number({ minimum: drawnHeights.low, maximum: drawnHeights.high }),
+    massKg: Type.Number({ minimum: 10, maximum: 400 }),
+    heightMeasured: Type.Boolean(),
+    massMeasured: Type.Boolean(),
+  },
+  closed,
+);
+export type LoadBody = Static<typeof LoadBody>;

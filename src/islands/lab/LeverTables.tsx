@@ -1,0 +1,137 @@
+import { useState } from "react";
+import type { LoadBody } from "~/contract/load-body";
+import { boxHeight } from "~/core/mechanics/box-height";
+import { isolatedMoment } from "~/core/mechanics/isolated-moment";
+import { kneelingLowering } from "~/core/mechanics/kneeling-lowering";
+import { typedNumber } from "~/islands/frame/typed-number";
+import { label, sayNumber, t } from "~/messages/say";
+
+const boxBends = [45, 60, 75, 90, 105] as const;
+/** How far the shin leans for each degree of knee bend (common practice; the figures draw it so). */
+const shinShare = 0.2;
+const sittingDegs = [0, 15, 30, 45, 60, 75, 90] as const;
+const lyingDegs = [0, 10, 20, 30, 40] as const;
+const loweringDegs = [10, 20, 30, 40, 50, 60, 70] as const;
+const mostKg = 100;
+
+/** What can be read off for this person: boxes by knee bend, where a weight is hardest, lowering from kneeling. */
+export default function LeverTables({ body }: { body: LoadBody }) {
+  const [weight, setWeight] = useState("2");
+  const typed = typedNumber(weight);
+  const weightKg = typed !== null && typed >= 0 && typed <= mostKg ? typed : 0;
+  const { heightM } = body;
+  const bodyMassKg = Math.min(300, Math.max(20, body.massKg));
+  const card = "bg-base-100 border-base-300 rounded-box flex flex-col gap-2 border p-3";
+  return (
+    <div className="grid gap-4 md:grid-cols-2">
+      <section className={card} data-testid="boxes">
+        <h2 className="text-lg font-semibold">{t("lab.boxes")}</h2>
+        <p className="text-sm">{t("lab.boxes.help")}</p>
+        <table className="w-full max-w-xs">
+          <thead>
+            <tr className="text-left">
+              <th scope="col">{t("lab.boxes.bend")}</th>
+              <th scope="col" className="text-right">
+                {t("lab.boxes.box")}
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {boxBends.map((deg) => (
+              <tr key={deg} className="border-base-300 border-t tabular-nums">
+                <td className="py-1">{t("lab.degree", { value: deg })}</td>
+                <td className="text-right font-semibold">
+                  {t("lab.cm", {
+                    value: Math.round(
+                      boxHeight({ heightM, kneeFlexionDeg: deg, shankInclinationDeg: shinShare * deg }).boxCm,
+                    ),
+                  })}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </section>
+      <section className={card} data-testid="lowering">
+        <h2 className="text-lg font-semibold">{t("lab.lowering")}</h2>
+        <p className="text-sm">{t("lab.lowering.help")}</p>
+        <Moments
+          says={t("lab.lowering")}
+          moments={loweringDegs.map((deg) => ({
+            deg,
+            nm: kneelingLowering({ bodyMassKg, heightM, forwardAngleDeg: deg }).kneeFlexorMomentNm,
+          }))}
+        />
+      </section>
+      <section className={`${card} md:col-span-2`} data-testid="lifts">
+        <h2 className="text-lg font-semibold">{t("lab.lifts")}</h2>
+        <label className="flex items-center gap-2 text-sm">
+          {t("lab.lifts.weight")}
+          <input
+            className="input w-20"
+            inputMode="decimal"
+            value={weight}
+            onChange={(event) => setWeight(event.target.value)}
+          />
+          {typed !== weightKg && <span className="text-error">{t("lab.lifts.range", { most: mostKg })}</span>}
+        </label>
+        <div className="grid gap-4 sm:grid-cols-2">
+          <Moments
+            says={t("lab.lifts.extension")}
+            moments={sittingDegs.map((deg) => ({
+              deg,
+              nm: isolatedMoment({
+                bodyMassKg,
+                heightM,
+                movement: "knee-extension-sitting",
+                kneeFlexionDeg: deg,
+                weightKg,
+              }).momentNm,
+            }))}
+          />
+          <Moments
+            says={t("lab.lifts.side")}
+            moments={lyingDegs.map((deg) => ({
+              deg,
+              nm: isolatedMoment({
+                bodyMassKg,
+                heightM,
+                movement: "side-lying-lift",
+                abductionDeg: deg,
+                weightKg,
+              }).momentNm,
+            }))}
+          />
+        </div>
+      </section>
+    </div>
+  );
+}
+
+/** Moments arc by arc, as numbers and as bars. */
+function Moments({ says, moments }: { says: string; moments: readonly { deg: number; nm: number }[] }) {
+  const most = Math.max(...moments.map(({ nm }) => nm));
+  return (
+    <table className="w-full text-sm">
+      <caption className="text-left font-semibold">
+        {says} ({label("lab.unit", "knee")})
+      </caption>
+      <tbody>
+        {moments.map(({ deg, nm }) => (
+          <tr key={deg} className="tabular-nums">
+            <th scope="row" className="w-12 text-left font-normal">
+              {t("lab.degree", { value: deg })}
+            </th>
+            <td>
+              <span
+                className="bg-primary block h-3 rounded-full"
+                style={{ width: `${(100 * nm) / most}%` }}
+              />
+            </td>
+            <td className="w-14 text-right font-semibold">{sayNumber(Math.round(nm * 10) / 10)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

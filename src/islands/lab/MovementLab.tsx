@@ -1,0 +1,244 @@
+import { useMemo, useState } from "react";
+import { FormProvider, useForm, useWatch } from "react-hook-form";
+import type { StairItem, StairView } from "~/contract/episode";
+import type { LoadBody } from "~/contract/load-body";
+import { workingSide } from "~/core/case/working-side";
+import { variantOf } from "~/core/exercise/exercise";
+import { compareLoads } from "~/core/load/compare-loads";
+import type { LoadsAt } from "~/core/load/movement-loads";
+import { byHand } from "~/core/progression/by-hand";
+import {
+  draftOf,
+  isReadable,
+  movedTo,
+  prescriptionOf,
+  type PrescribeFields,
+} from "~/islands/prescribe/prescribe-draft";
+import { label, sayNumber, t } from "~/messages/say";
+import { askedOf } from "./asked-of";
+import FormSettings from "./FormSettings";
+import FormSearch from "./FormSearch";
+import LoadCurve from "./LoadCurve";
+import LoadedFigure from "./LoadedFigure";
+import LoadTable from "./LoadTable";
+import { sayComparison, tellPatient } from "./say-comparison";
+import UseForm from "./UseForm";
+import { useLoads } from "./use-loads";
+
+interface Props {
+  stair: StairView;
+  body: LoadBody;
+  item: StairItem;
+  onSigned: (next: StairView) => void;
+}
+
+const kinds = ["stress", "knee", "hip"] as const;
+
+/** One exercise of the plan through its movement, beside the same in another form or another exercise. */
+export default function MovementLab({ stair, body, item, onSigned }: Props) {
+  const { exercise, prescription } = item;
+  const form = useForm<PrescribeFields>({ defaultValues: { ...draftOf(prescription), reason: "" } });
+  const fields = useWatch({ control: form.control }) as PrescribeFields;
+  const [besideId, setBeside] = useState("");
+  const [at, setAt] = useState<number | null>(null);
+  const [forPatient, setForPatient] = useState(false);
+
+  const beside = stair.items.find(({ itemId }) => itemId === besideId) ?? null;
+  const typed = prescriptionOf(fields);
+  const readable = isReadable(typed);
+  const wanted = readable ? typed : prescription;
+  const hand = beside ? null : byHand(prescription, wanted);
+  const other = askedOf(beside ?? { exercise, prescription: wanted });
+  const changed = beside !== null || hand !== null;
+  const movements = [askedOf(item), ...(changed ? [other] : [])];
+  const { loads } = useLoads(body, movements);
+  const [planned, turned] = loads;
+  const plan = planned?.ok ? planned.moments : null;
+  const next = changed && turned?.ok ? turned.moments : null;
+  const side = plan?.some(({ legs }) => legs.w) ? "w" : "o";
+  const comparison = useMemo(
+    () => (plan ? compareLoads(plan, next ?? plan, side) : null),
+    [plan, next, side],
+  );
+  const index = Math.min(at ?? hardest(plan, side), (plan?.length ?? 1) - 1);
+  /** The same share of the way in a movement with another number of moments. */
+  const nextIndex = next && plan ? Math.round((index * (next.length - 1)) / Math.max(1, plan.length - 1)) : 0;
+  const sentence = comparison && changed && next ? sayComparison(comparison) : null;
+  const hurt = item.painArcs.at(-1) ?? null;
+  const arc = hurt ? { fromDeg: hurt.fromDeg, toDeg: hurt.toDeg ?? hurt.fromDeg + 5 } : null;
+  const painful = arc && plan ? stressAt(plan, side, arc.fromDeg) : null;
+  const workSide = workingSide(prescription, stair.involvedSide);
+  const shown = { heightM: body.heightM, side: workSide };
+  const take = (settings: typeof prescription.settings) =>
+    form.reset({ ...draftOf({ ...prescription, settings }), reason: "" });
+
+  return (
+    <FormProvider {...form}>
+      <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_25rem]">
+        <section className="bg-base-100 border-base-300 rounded-box border p-3" aria-label={t("lab.title")}>
+          {planned === null && <p role="status">{t("lab.working")}</p>}
+          {planned && !planned.ok && (
+            <p className="text-warning font-semibold">
+              {planned.reason === "undrawable"
+                ? t("lab.cannot.undrawable", { why: planned.why })
+                : label("lab.cannot", planned.reason)}
+            </p>
+          )}
+          <div className={`flex gap-3 ${forPatient ? "h-[30rem]" : "h-80"}`}>
+            <LoadedFigure
+              {...shown}
+              exercise={exercise}
+              prescription={prescription}
+              moment={plan?.[index] ?? null}
+              numbers={!forPatient}
+              title={t("lab.plan")}
+              label={t("figure.of", { exercise: item.name, variant: item.variantName })}
+            />
+            {changed && (
+              <LoadedFigure
+                {...shown}
+                exercise={beside?.exercise ?? exercise}
+                prescription={beside?.prescription ?? wanted}
+                moment={next?.[nextIndex] ?? null}
+                numbers={!forPatient}
+                title={beside?.name ?? t("lab.changed")}
+                label={t("figure.of", {
+                  exercise: beside?.name ?? item.name,
+                  variant: beside?.variantName ?? variantOf(exercise, wanted.variantId).name,
+                })}
+              />
+            )}
+          </div>
+          {changed && turned && !turned.ok && (
+            <p className="text-warning text-sm font-semibold">
+              {turned.reason === "undrawable"
+                ? t("lab.cannot.undrawable", { why: turned.why })
+                : label("lab.cannot", turned.reason)}
+            </p>
+          )}
+          {plan && plan.length > 1 && (
+            <label className="flex items-center gap-2 text-sm">
+              {t("lab.place")}
+              <input
+                type="range"
+                className="range range-primary range-xs flex-1"
+                min={0}
+                max={plan.length - 1}
+                value={index}
+                aria-valuetext={t("lab.placeValue", {
+                  percent: Math.round((100 * index) / (plan.length - 1)),
+                })}
+                onChange={(event) => setAt(Number(event.target.value))}
+              />
+            </label>
+          )}
+          {plan && !forPatient && (
+            <>
+              <div className="grid sm:grid-cols-3">
+                {kinds.map((kind) => (
+                  <LoadCurve
+                    key={kind}
+                    kind={kind}
+                    side={side}
+                    plan={plan}
+                    changed={next}
+                    at={index}
+                    onAt={setAt}
+                    hurt={kind === "stress" ? arc : null}
+                  />
+                ))}
+              </div>
+              {arc && hurt && (
+                <p className="text-sm">
+                  <span className="text-error font-semibold">
+                    {hurt.toDeg === null
+                      ? t("lab.hurt", { from: hurt.fromDeg })
+                      : t("lab.hurtSpan", { from: hurt.fromDeg, to: hurt.toDeg })}
+                  </span>
+                  . {painful !== null && t("lab.hurtStress", { stress: sayNumber(painful) })}
+                </p>
+              )}
+              <p className="text-base-content/75 text-xs">{t("lab.arms")}</p>
+              {comparison && <LoadTable comparison={comparison} changed={changed && next !== null} />}
+            </>
+          )}
+        </section>
+
+        <section className="flex flex-col gap-3">
+          <div className="bg-base-100 border-base-300 rounded-box flex flex-col gap-2 border p-3">
+            <p className="text-lg leading-snug font-semibold" aria-live="polite" data-testid="lab-sentence">
+              {forPatient
+                ? comparison && changed && next
+                  ? tellPatient(comparison)
+                  : t("lab.tell.none")
+                : (sentence ?? t("lab.unchanged"))}
+            </p>
+            <div className="flex flex-wrap items-start gap-2">
+              {!forPatient && hand && sentence && (
+                <UseForm stair={stair} item={item} wanted={wanted} sentence={sentence} onSigned={onSigned} />
+              )}
+              <button type="button" className="btn" onClick={() => setForPatient(!forPatient)}>
+                {t(forPatient ? "lab.clinicianView" : "lab.patientView")}
+              </button>
+            </div>
+            {!forPatient && plan && !beside && (
+              <FormSearch
+                key={item.itemId}
+                exercise={exercise}
+                prescription={prescription}
+                body={body}
+                plan={plan}
+                painfulMPa={painful}
+                onTake={take}
+              />
+            )}
+          </div>
+          {!forPatient && (
+            <div className="bg-base-100 border-base-300 rounded-box flex flex-col gap-3 border p-3">
+              <label className="text-sm font-medium">
+                {t("lab.against")}
+                <select
+                  className="select w-full"
+                  value={besideId}
+                  onChange={(event) => setBeside(event.target.value)}
+                >
+                  <option value="">{t("lab.againstOwn")}</option>
+                  {stair.items
+                    .filter(({ itemId }) => itemId !== item.itemId)
+                    .map(({ itemId, name, variantName }) => (
+                      <option key={itemId} value={itemId}>
+                        {name}, {variantName}
+                      </option>
+                    ))}
+                </select>
+              </label>
+              {!beside && (
+                <>
+                  <FormSettings
+                    exercise={exercise}
+                    heightM={body.heightM}
+                    onVariant={(variant) => form.reset({ ...movedTo(form.getValues(), variant), reason: "" })}
+                    onBack={hand ? () => form.reset({ ...draftOf(prescription), reason: "" }) : null}
+                  />
+                </>
+              )}
+            </div>
+          )}
+        </section>
+      </div>
+    </FormProvider>
+  );
+}
+
+/** The moment with the most under the kneecap, or else the last. */
+function hardest(plan: readonly LoadsAt[] | null, side: "w" | "o"): number {
+  if (!plan) return 0;
+  const stress = (n: number) => plan[n]?.legs[side]?.patellofemoralStressMPa ?? 0;
+  return plan.reduce((best, _, n) => (stress(n) > stress(best) ? n : best), plan.length - 1);
+}
+
+/** Stress of the leg where it passes a bend first, MPa; null where it never does. */
+function stressAt(plan: readonly LoadsAt[], side: "w" | "o", deg: number): number | null {
+  const there = plan.find(({ legs }) => (legs[side]?.kneeFlexionDeg ?? -1) >= deg);
+  return there?.legs[side]?.patellofemoralStressMPa ?? null;
+}

@@ -1,0 +1,268 @@
+import { useState } from "react";
+import type { LoadBody } from "~/contract/load-body";
+import { allowedBend } from "~/core/mechanics/allowed-bend";
+import { boxHeight } from "~/core/mechanics/box-height";
+import { sitBack } from "~/core/mechanics/sit-back";
+import { squatLinkage } from "~/core/mechanics/squat-linkage";
+import { typedNumber } from "~/islands/frame/typed-number";
+import { label, sayNumber, t } from "~/messages/say";
+import BenchFigure from "./BenchFigure";
+import { askOf, startingBench, type Bench } from "./bench";
+import { sayChange, sayComparison } from "./say-comparison";
+import { compareHeld } from "./compare-held";
+
+interface Props {
+  body: LoadBody;
+  left: boolean;
+}
+
+const leastMPa = 0.1;
+const mostMPa = 50;
+
+/** A squat held still, pulled about by its joints: where the load goes, what stays below a ceiling, two set-ups side by side. */
+export default function SquatBench({ body, left }: Props) {
+  const [bench, setBench] = useState<Bench>(startingBench);
+  const [kept, setKept] = useState<Bench | null>(null);
+  const [ceilingText, setCeiling] = useState("1.5");
+  const [noForm, setNoForm] = useState<string | null>(null);
+  const set = (part: Partial<Bench>) => {
+    setBench((now) => ({ ...now, ...part }));
+    setNoForm(null);
+  };
+  const ask = askOf(body, bench);
+  const now = squatLinkage(ask);
+  const before = kept ? squatLinkage(askOf(body, kept)) : null;
+  const comparison = before?.feasible && now.feasible && kept ? compareHeld(before, kept, now, bench) : null;
+  const typed = typedNumber(ceilingText);
+  const ceiling = typed !== null && typed >= leastMPa && typed <= mostMPa ? typed : null;
+  const { kneeFlexionDeg: _bend, ...standing } = ask;
+  const bends = ceiling === null ? null : allowedBend({ ...standing, maxStressMPa: ceiling }).intervals[0];
+  const findForm = () => {
+    if (ceiling === null) return;
+    const { shankInclinationDeg: _shank, ...searched } = ask;
+    const found = sitBack({
+      ...searched,
+      kneeFlexionDeg: Math.min(110, bench.kneeDeg),
+      maxStressMPa: ceiling,
+    });
+    if (found.feasible) set({ shankDeg: found.shankInclinationDeg });
+    else setNoForm(t("lab.bench.noForm", { ceiling: sayNumber(ceiling), reason: found.reason }));
+  };
+  const box = boxHeight({
+    heightM: body.heightM,
+    kneeFlexionDeg: bench.kneeDeg,
+    shankInclinationDeg: bench.shankDeg,
+  });
+  const slider = (
+    says: string,
+    value: number,
+    [min, max]: readonly [number, number],
+    onValue: (v: number) => void,
+    shown: string,
+    step = 1,
+  ) => (
+    <label className="grid grid-cols-[9rem_1fr_4rem] items-center gap-2 text-sm">
+      {says}
+      <input
+        type="range"
+        className="range range-primary range-xs w-full"
+        min={min}
+        max={max}
+        step={step}
+        value={value}
+        aria-valuetext={shown}
+        onChange={(event) => onValue(Number(event.target.value))}
+      />
+      <span className="text-right font-semibold tabular-nums">{shown}</span>
+    </label>
+  );
+  return (
+    <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_27rem]">
+      <section className="bg-base-100 border-base-300 rounded-box flex flex-col border p-3">
+        <BenchFigure body={body} bench={bench} held={now} left={left} onBench={set} />
+        <p className="text-base-content/75 text-sm">{t("lab.bench.drag")}</p>
+        {!now.feasible && (
+          <p role="alert" className="text-warning font-semibold">
+            {t("lab.bench.cannot", { reason: now.reason })}
+          </p>
+        )}
+      </section>
+      <section className="bg-base-100 border-base-300 rounded-box flex flex-col gap-2 border p-3">
+        {comparison && (
+          <p className="text-lg leading-snug font-semibold" aria-live="polite" data-testid="bench-sentence">
+            {sayComparison(comparison)}
+          </p>
+        )}
+        {slider(
+          t("lab.bench.knee"),
+          bench.kneeDeg,
+          [0, 130],
+          (kneeDeg) => set({ kneeDeg }),
+          t("lab.degree", { value: Math.round(bench.kneeDeg) }),
+        )}
+        {slider(
+          t("lab.bench.shank"),
+          bench.shankDeg,
+          [-30, 60],
+          (shankDeg) => set({ shankDeg }),
+          t("lab.degree", { value: Math.round(bench.shankDeg) }),
+        )}
+        {slider(
+          t("lab.bench.pressure"),
+          bench.pressurePoint,
+          [0, 1],
+          (pressurePoint) => set({ pressurePoint }),
+          t("lab.placeValue", { percent: Math.round(100 * bench.pressurePoint) }),
+          0.05,
+        )}
+        <div className="grid grid-cols-2 gap-2 text-sm sm:grid-cols-4">
+          <label>
+            {t("lab.bench.stance")}
+            <select
+              className="select w-full"
+              value={bench.stance}
+              onChange={(event) => set({ stance: event.target.value as Bench["stance"] })}
+            >
+              {(["double", "single"] as const).map((stance) => (
+                <option key={stance} value={stance}>
+                  {label("lab.bench", stance)}
+                </option>
+              ))}
+            </select>
+          </label>
+          <label>
+            {t("lab.bench.freeLeg")}
+            <select
+              className="select w-full"
+              value={bench.freeLeg}
+              disabled={bench.stance === "double"}
+              onChange={(event) => set({ freeLeg: event.target.value as Bench["freeLeg"] })}
+            >
+              {(["front", "beside", "behind"] as const).map((place) => (
+                <option key={place} value={place}>
+                  {label("lab.bench", place)}
+                </option>
+              ))}
+            </select>
+          </label>
+          {(["barKg", "handsKg"] as const).map((key) => (
+            <label key={key}>
+              {t(key === "barKg" ? "lab.bench.bar" : "lab.bench.hands")}
+              <input
+                type="number"
+                className="input w-full"
+                min={0}
+                max={500}
+                value={bench[key]}
+                onChange={(event) => set({ [key]: Math.min(500, Math.max(0, Number(event.target.value))) })}
+              />
+            </label>
+          ))}
+        </div>
+        <label className="flex min-h-11 items-center gap-2 text-sm">
+          <input
+            type="checkbox"
+            className="checkbox"
+            checked={bench.armsForward}
+            onChange={(event) => set({ armsForward: event.target.checked })}
+          />
+          {t("lab.bench.arms")}
+        </label>
+        <div className="flex flex-wrap items-end gap-2">
+          <label className="text-sm">
+            {t("lab.bench.ceiling")}{" "}
+            <input
+              className="input w-20"
+              inputMode="decimal"
+              value={ceilingText}
+              onChange={(event) => setCeiling(event.target.value)}
+            />
+          </label>
+          <button type="button" className="btn btn-primary" disabled={ceiling === null} onClick={findForm}>
+            {t("lab.bench.sitBack")}
+          </button>
+          <button type="button" className="btn" onClick={() => setKept(kept ? null : bench)}>
+            {t(kept ? "lab.bench.drop" : "lab.bench.keep")}
+          </button>
+        </div>
+        <p className="text-sm" aria-live="polite">
+          {noForm ??
+            (ceiling === null
+              ? t("lab.bench.ceilingRange", { least: leastMPa, most: mostMPa })
+              : bends
+                ? t("lab.bench.allowed", {
+                    ceiling: sayNumber(ceiling),
+                    from: Math.round(bends[0]),
+                    to: Math.round(bends[1]),
+                  })
+                : t("lab.bench.allowedNone", { ceiling: sayNumber(ceiling) }))}
+        </p>
+        {now.feasible && (
+          <table className="w-full text-sm" data-testid="bench-table">
+            {comparison && (
+              <thead>
+                <tr className="text-right">
+                  <td />
+                  <th scope="col" className="px-1 font-semibold">
+                    {t("lab.bench.kept")}
+                  </th>
+                  <th scope="col" className="px-1 font-semibold">
+                    {t("lab.bench.now")}
+                  </th>
+                  <th scope="col" className="px-1 font-semibold">
+                    {t("lab.change")}
+                  </th>
+                </tr>
+              </thead>
+            )}
+            <tbody>
+              {(
+                [
+                  ["stress", now.patellofemoralStressMPa],
+                  ["knee", now.kneeMomentNm],
+                  ["hip", now.hipMomentNm],
+                  ["ankle", now.ankleMomentNm],
+                ] as const
+              ).map(([kind, value]) => {
+                const change = comparison?.changes.find((one) => one.kind === kind);
+                return (
+                  <tr key={kind} className="border-base-300 border-t text-right tabular-nums">
+                    <th scope="row" className="py-1 text-left font-normal">
+                      {label("lab.kind", kind)} ({label("lab.unit", kind)})
+                    </th>
+                    {comparison && <td className="px-1">{change ? sayNumber(change.before) : ""}</td>}
+                    <td className="px-1 font-semibold">
+                      {value === null ? t("lab.unknown") : sayNumber(value)}
+                    </td>
+                    {comparison && <td className="px-1">{change ? sayChange(change) : ""}</td>}
+                  </tr>
+                );
+              })}
+              {(
+                [
+                  ["lab.bench.lean", t("lab.degree", { value: Math.round(now.trunkLeanDeg) })],
+                  ["lab.bench.past", t("lab.cm", { value: sayNumber(Math.round(now.kneePastToeCm)) })],
+                  ["lab.bench.hipHeight", t("lab.cm", { value: sayNumber(Math.round(now.hipHeightCm)) })],
+                  ["lab.bench.box", t("lab.cm", { value: sayNumber(Math.round(box.boxCm)) })],
+                  [
+                    "lab.bench.ratio",
+                    now.hipKneeRatio === null ? t("lab.unknown") : sayNumber(now.hipKneeRatio),
+                  ],
+                ] as const
+              ).map(([says, value]) => (
+                <tr key={says} className="border-base-300 border-t text-right tabular-nums">
+                  <th scope="row" className="py-1 text-left font-normal">
+                    {t(says)}
+                  </th>
+                  {comparison && <td />}
+                  <td className="px-1 font-semibold">{value}</td>
+                  {comparison && <td />}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+      </section>
+    </div>
+  );
+}

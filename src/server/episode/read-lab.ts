@@ -1,0 +1,12 @@
+import type { LabView } from "~/contract/lab";
+import { loadBody } from "~/server/case/load-body";
+import { loadEpisode, noteRead } from "~/server/case/load-episode";
+import type { StaffContext } from "~/server/staff-context";
+import { stairView } from "./stair-view";
+
+/** The plan of a patient with the body that its loads are worked out for, noted as a read of the record. */
+export async function readLab(staff: StaffContext, id: string): Promise<LabView> {
+  const loaded = await loadEpisode(staff, id);
+  await noteRead(staff, id, "read-lab");
+  return { stair: stairView(staff, loaded), body: loadBody(loaded.file) };
+}

@@ -14,6 +14,7 @@ import { caseloadRows, fillCaseload } from "./bench-caseload";
 import { compare, rounds, type Row } from "./bench-compare";
 import { printViewSizes } from "./bench-views";
 import { figureRows } from "./bench-figures";
+import { loadRows } from "./bench-loads";
 import { limitRow } from "./bench-limits";
 import { gateRow, trendRow } from "./bench-measures";
 import { searchRows } from "./bench-search";
@@ -119,6 +120,8 @@ const rows = [
 ];
 const figures = await figureRows(base, cookie);
 rows.push(...figures.rows);
+const loads = await loadRows();
+rows.push(...loads.rows);
 const ids = await fillCaseload();
 rows.push(...(await caseloadRows(base, cookie, ids)));
 const second = process.env["BENCH_SECOND_URL"] ?? "";
@@ -137,9 +140,10 @@ const table = rows.map(({ what, baseline, oursMs, baselineMs, target }) => ({
 console.table(table);
 console.log(writes.said);
 console.log(figures.said);
+console.log(loads.said);
 printViewSizes("dist");
 if (file)
   writeFileSync(
     file,
-    `${JSON.stringify({ rounds, rows: table, writes: writes.said, figures: figures.said }, null, 2)}\n`,
+    `${JSON.stringify({ rounds, rows: table, writes: writes.said, figures: figures.said, loads: loads.said }, null, 2)}\n`,
   );

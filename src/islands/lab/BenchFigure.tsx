@@ -71,7 +71,7 @@ export default function BenchFigure({ body, bench, held, left, onBench }: Props)
   };
   const label = t("lab.tab.bench");
   if (!drawn.ok)
-    return <p className="text-warning h-[26rem]">{t("lab.cannot.undrawable", { why: drawn.why })}</p>;
+    return <p className="text-warning h-104">{t("lab.cannot.undrawable", { why: drawn.why })}</p>;
   const { legs, centre } = drawn.body;
   const share = bench.stance === "double" ? 0.5 : 1;
   const ground = (side: "w" | "o") => ({
@@ -83,7 +83,7 @@ export default function BenchFigure({ body, bench, held, left, onBench }: Props)
     legs: { w: ground("w"), o: bench.stance === "double" ? ground("o") : null },
   };
   return (
-    <div className="h-[26rem] touch-none select-none" data-testid="bench-figure">
+    <div className="h-104 touch-none select-none" data-testid="bench-figure">
       <FigureDrawing
         body={lengths}
         figure={figure}

@@ -92,7 +92,7 @@ export default function FormSearch({ exercise, prescription, body, plan, painful
         </label>
         {searching && !finished && (
           <p role="status" className="flex items-center gap-2 text-sm">
-            <progress className="progress w-24" value={done} max={forms.length} />
+            <progress className="w-24" value={done} max={forms.length} />
             {t("lab.searching", { done, all: forms.length })}
           </p>
         )}

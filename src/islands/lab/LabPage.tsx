@@ -6,7 +6,7 @@ import { sayNumber, t } from "~/messages/say";
 import { askedOf } from "./asked-of";
 import { useLoads } from "./use-loads";
 
-const room = () => <div className="h-[36rem]" />;
+const room = () => <div className="h-144" />;
 const MovementLab = later(() => import("./MovementLab"), room);
 const SquatBench = later(() => import("./SquatBench"), room);
 const LeverTables = later(() => import("./LeverTables"), room);

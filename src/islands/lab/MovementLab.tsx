@@ -84,7 +84,7 @@ export default function MovementLab({ stair, body, item, onSigned }: Props) {
                 : label("lab.cannot", planned.reason)}
             </p>
           )}
-          <div className={`flex gap-3 ${forPatient ? "h-[30rem]" : "h-80"}`}>
+          <div className={`flex gap-3 ${forPatient ? "h-120" : "h-80"}`}>
             <LoadedFigure
               {...shown}
               exercise={exercise}
@@ -121,7 +121,7 @@ export default function MovementLab({ stair, body, item, onSigned }: Props) {
               {t("lab.place")}
               <input
                 type="range"
-                className="range range-primary range-xs flex-1"
+                className="accent-primary h-11 flex-1"
                 min={0}
                 max={plan.length - 1}
                 value={index}

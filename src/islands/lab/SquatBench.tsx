@@ -61,11 +61,11 @@ export default function SquatBench({ body, left }: Props) {
     shown: string,
     step = 1,
   ) => (
-    <label className="grid grid-cols-[9rem_1fr_4rem] items-center gap-2 text-sm">
+    <label className="grid grid-cols-[9rem_1fr_4rem] items-center gap-x-2 text-sm">
       {says}
       <input
         type="range"
-        className="range range-primary range-xs w-full"
+        className="accent-primary h-11 w-full"
         min={min}
         max={max}
         step={step}
@@ -77,7 +77,7 @@ export default function SquatBench({ body, left }: Props) {
     </label>
   );
   return (
-    <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_27rem]">
+    <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_25rem]">
       <section className="bg-base-100 border-base-300 rounded-box flex flex-col border p-3">
         <BenchFigure body={body} bench={bench} held={now} left={left} onBench={set} />
         <p className="text-base-content/75 text-sm">{t("lab.bench.drag")}</p>
@@ -115,7 +115,7 @@ export default function SquatBench({ body, left }: Props) {
           t("lab.placeValue", { percent: Math.round(100 * bench.pressurePoint) }),
           0.05,
         )}
-        <div className="grid grid-cols-2 gap-2 text-sm sm:grid-cols-4">
+        <div className="grid grid-cols-2 items-end gap-2 text-sm sm:grid-cols-4">
           <label>
             {t("lab.bench.stance")}
             <select

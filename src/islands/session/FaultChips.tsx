@@ -1,8 +1,12 @@
-import { X } from "lucide-react";
+import { later } from "~/islands/frame/later";
 import type { Exercise } from "~/core/exercise/exercise";
 import type { FaultRecord } from "~/core/response/session-record";
-import { faultPhases } from "~/core/response/session-record";
 import { t } from "~/messages/say";
+
+const SeenFault = later(
+  () => import("./SeenFault"),
+  () => <div className="bg-base-200 min-h-15 rounded-md" />,
+);
 
 interface Props {
   faults: Exercise["faults"];
@@ -15,8 +19,6 @@ interface Props {
 /** The exercise's own faults: one tap says that it was seen, the second how many repetitions it spoiled. */
 export default function FaultChips({ faults, seen, reps, onChange }: Props) {
   const name = (code: string) => faults.find((fault) => fault.code === code)?.name ?? code;
-  const set = (code: string, change: Partial<FaultRecord>) =>
-    onChange(seen.map((fault) => (fault.fault === code ? { ...fault, ...change } : fault)));
   const add = (code: string) => onChange([...seen, { fault: code, severity: "marked", reps: "some" }]);
   const counts: FaultRecord["reps"][] = ["some", "most", ...(reps === null ? [] : countsUpTo(reps))];
   return (
@@ -37,66 +39,15 @@ export default function FaultChips({ faults, seen, reps, onChange }: Props) {
           ))}
       </div>
       {seen.map((fault) => (
-        <div
+        <SeenFault
           key={fault.fault}
-          className="bg-base-200 flex flex-wrap items-center gap-2 rounded-md p-2"
-          data-testid={`fault-${fault.fault}`}
-        >
-          <span className="font-medium">{name(fault.fault)}</span>
-          <div className="join">
-            {(["slight", "marked"] as const).map((severity) => (
-              <button
-                key={severity}
-                type="button"
-                className={`btn join-item ${fault.severity === severity ? "btn-neutral" : ""}`}
-                aria-pressed={fault.severity === severity}
-                onClick={() => set(fault.fault, { severity })}
-              >
-                {t(`session.${severity}`)}
-              </button>
-            ))}
-          </div>
-          <div className="flex flex-wrap gap-1" role="group" aria-label={t("session.faultReps")}>
-            {counts.map((count) => (
-              <button
-                key={count}
-                type="button"
-                className={`btn min-w-11 px-2 ${fault.reps === count ? "btn-neutral" : ""}`}
-                aria-pressed={fault.reps === count}
-                onClick={() => set(fault.fault, { reps: count })}
-              >
-                {count === "some" || count === "most" ? t(`session.${count}-reps`) : count}
-              </button>
-            ))}
-          </div>
-          <select
-            className="select w-36"
-            aria-label={name(fault.fault)}
-            value={fault.phase ?? ""}
-            onChange={(event) => {
-              const { phase: _phase, ...rest } = fault;
-              const phase = faultPhases.find((code) => code === event.target.value);
-              onChange(
-                seen.map((other) => (other === fault ? { ...rest, ...(phase ? { phase } : {}) } : other)),
-              );
-            }}
-          >
-            <option value="">{t("session.phase.any")}</option>
-            {faultPhases.map((phase) => (
-              <option key={phase} value={phase}>
-                {t(`session.phase.${phase}`)}
-              </option>
-            ))}
-          </select>
-          <button
-            type="button"
-            className="btn btn-ghost btn-square ml-auto"
-            aria-label={t("session.removeFault", { fault: name(fault.fault) })}
-            onClick={() => onChange(seen.filter((other) => other !== fault))}
-          >
-            <X className="size-5" aria-hidden />
-          </button>
-        </div>
+          fault={fault}
+          name={name(fault.fault)}
+          counts={counts}
+          onChange={(next) =>
+            onChange(seen.flatMap((other) => (other === fault ? (next ? [next] : []) : [other])))
+          }
+        />
       ))}
     </fieldset>
   );

@@ -7,10 +7,10 @@ import { t } from "~/messages/say";
 import { expandedSets, type SessionDraft, type SessionItem } from "./session-draft";
 import HowItIsDone from "./HowItIsDone";
 import SetFields from "./SetFields";
-import WhereItIsFelt from "./WhereItIsFelt";
 import { workingSide } from "~/core/case/working-side";
 import { later } from "~/islands/frame/later";
 
+const WhereItIsFelt = later(() => import("./WhereItIsFelt"));
 const SetStrip = later(() => import("./SetStrip"));
 
 interface Props {

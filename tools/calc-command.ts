@@ -1,7 +1,8 @@
 import { Type } from "@sinclair/typebox";
-import { runCalculation } from "~/core/calculation/calculation";
+import { answerOf } from "~/core/calculation/calculation";
 import { check } from "~/core/schema/check";
 import type { Checked, FieldProblem } from "~/core/schema/field-problem";
+import { tools } from "~/server/solve/tools";
 import { allCalculations, findCalculation } from "~/catalogue/calculations/all";
 
 const usage =
@@ -27,16 +28,16 @@ export interface Ended {
  *
  * @param readInput reads standard input to its end, where the question is not among the arguments
  */
-export function answerCommand(args: readonly string[], readInput: () => string): Ended {
+export async function answerCommand(args: readonly string[], readInput: () => string): Promise<Ended> {
   try {
-    return { status: 0, stdout: `${answer(args, readInput)}\n`, stderr: "" };
+    return { status: 0, stdout: `${await answer(args, readInput)}\n`, stderr: "" };
   } catch (error) {
     if (!(error instanceof Refused)) throw error;
     return { status: 2, stdout: "", stderr: `${error.message}\n` };
   }
 }
 
-function answer([first, second]: readonly string[], readInput: () => string): string {
+async function answer([first, second]: readonly string[], readInput: () => string): Promise<string> {
   if (first === "--list")
     return allCalculations.map(({ name, says }) => `${name.padEnd(16)} ${says}`).join("\n");
   if (first === "--schema") {
@@ -44,17 +45,17 @@ function answer([first, second]: readonly string[], readInput: () => string): st
     return JSON.stringify({ name, says, source, input, output, example }, null, 2);
   }
   const definition = named(first);
-  const result = runCalculation(definition, parsed(second ?? readInput()));
+  const result = await answerOf(definition, parsed(second ?? readInput()), tools);
   if (result.ok) return JSON.stringify(result.value, null, 2);
   throw new Refused(result.problems.map(({ path, problem }) => `${path || "input"} ${problem}`).join("; "));
 }
 
 /** Answers a line of `--batch`: never throws, whatever the line holds. */
-export function answerLine(line: string): string {
-  return JSON.stringify(answered(line));
+export async function answerLine(line: string): Promise<string> {
+  return JSON.stringify(await answered(line));
 }
 
-function answered(line: string): object {
+async function answered(line: string): Promise<object> {
   const problem = (path: string, text: string) => ({ ok: false, problems: [{ path, problem: text }] });
   let asked: unknown;
   try {
@@ -66,14 +67,14 @@ function answered(line: string): object {
   if (!checked.ok) return { ok: false, problems: checked.problems.map(inPath) };
   const definition = findCalculation(checked.value.calc);
   if (!definition) return problem("calc", `${checked.value.calc} is not a calculation`);
-  const result = attempt(() => runCalculation(definition, checked.value.input));
+  const result = await attempt(() => answerOf(definition, checked.value.input, tools));
   return result.ok ? { ok: true, value: result.value } : { ok: false, problems: result.problems.map(inPath) };
 }
 
 /** A line that fails in a way nobody foresaw is answered too, so that the lines after it are. */
-function attempt(work: () => Checked<unknown>): Checked<unknown> {
+async function attempt(work: () => Promise<Checked<unknown>>): Promise<Checked<unknown>> {
   try {
-    return work();
+    return await work();
   } catch (error) {
     return { ok: false, problems: [{ path: "", problem: String((error as Error).message) }] };
   }

@@ -8,13 +8,15 @@ import { answerCommand, answerLine } from "./calc-command";
 async function batch(): Promise<void> {
   for await (const line of createInterface({ input: process.stdin, crlfDelay: Infinity })) {
     if (line.trim() === "") continue;
-    if (!process.stdout.write(`${answerLine(line)}\n`)) await once(process.stdout, "drain");
+    if (!process.stdout.write(`${await answerLine(line)}\n`)) await once(process.stdout, "drain");
   }
 }
 
 if (process.argv[2] === "--batch") await batch();
 else {
-  const { status, stdout, stderr } = answerCommand(process.argv.slice(2), () => readFileSync(0, "utf8"));
+  const { status, stdout, stderr } = await answerCommand(process.argv.slice(2), () =>
+    readFileSync(0, "utf8"),
+  );
   process.stdout.write(stdout);
   process.stderr.write(stderr);
   process.exitCode = status;

@@ -21,8 +21,8 @@ function called(args: string[], input?: string) {
 }
 
 describe("npm run -s calc", () => {
-  it("lists every calculation", () => {
-    const { status, stdout } = calc(["--list"]);
+  it("lists every calculation", async () => {
+    const { status, stdout } = await calc(["--list"]);
     expect(status).toBe(0);
     expect(
       stdout
@@ -32,22 +32,22 @@ describe("npm run -s calc", () => {
     ).toEqual(allCalculations.map((c) => c.name));
   });
 
-  it("effort-target of 180 N at 50–70 % is 90–126 N", () => {
+  it("effort-target of 180 N at 50–70 % is 90–126 N", async () => {
     const { status, stdout } = called(["effort-target", '{"maximumN":180,"lowPercent":50,"highPercent":70}']);
     expect([status, JSON.parse(stdout)]).toEqual([0, { lowN: 90, highN: 126 }]);
   });
 
-  it("prints schemas with an example that runs when it is fed back", () => {
-    const { example } = JSON.parse(calc(["--schema", "decide"]).stdout);
+  it("prints schemas with an example that runs when it is fed back", async () => {
+    const { example } = JSON.parse((await calc(["--schema", "decide"])).stdout);
     expect(example).toEqual(JSON.parse(JSON.stringify(decideExample)));
-    const answer = calc(["decide"], JSON.stringify(example));
+    const answer = await calc(["decide"], JSON.stringify(example));
     expect(JSON.parse(answer.stdout)).toMatchObject({
       outcome: "step-up",
       change: { knob: "effort", to: "70-85" },
     });
   });
 
-  it("reviews a case file from standard input, without a database", () => {
+  it("reviews a case file from standard input, without a database", async () => {
     const answer = called(["case"], JSON.stringify(caseExample));
     expect(JSON.parse(answer.stdout)).toMatchObject({
       stage: "isometric",
@@ -63,14 +63,14 @@ describe("npm run -s calc", () => {
     ["no JSON", ["effort-target", "{"], "not JSON"],
     ["an unknown name", ["squeeze-everything", "{}"], "not a calculation"],
     ["nothing at all", [], "usage"],
-  ])("%s: exit 2, one line that names it", (_what, args, words) => {
-    const { status, stdout, stderr } = calc(args);
+  ])("%s: exit 2, one line that names it", async (_what, args, words) => {
+    const { status, stdout, stderr } = await calc(args);
     expect([status, stdout]).toEqual([2, ""]);
     expect(stderr.trim().split("\n")).toHaveLength(1);
     expect(stderr).toContain(words);
   });
 
-  it("says what is wrong on standard error, with exit code 2", () => {
+  it("says what is wrong on standard error, with exit code 2", async () => {
     const { status, stdout, stderr } = called(["no-such-thing", "{}"]);
     expect([status, stdout, stderr]).toEqual([
       2,
@@ -79,7 +79,7 @@ describe("npm run -s calc", () => {
     ]);
   });
 
-  it("answers a batch line by line, in order, whatever stands in it", () => {
+  it("answers a batch line by line, in order, whatever stands in it", async () => {
     const lines = [
       { calc: "effort-target", input: { maximumN: 180, lowPercent: 50, highPercent: 70 } },
       { calc: "limb-symmetry", input: { involved: 90, uninvolved: 0, better: "higher" } },

@@ -140,6 +140,6 @@ describe("isolated-moment", () => {
     expect(paths("isolated-moment", { ...base, movement: "side-lying-lift", abductionDeg: 61 })).toEqual([
       "/abductionDeg",
     ]);
-    expect(paths("isolated-moment", { ...base, movement: "curl" })).toEqual([""]);
+    expect(paths("isolated-moment", { ...base, movement: "curl" })).toEqual(["/movement"]);
   });
 });

@@ -1,6 +1,14 @@
 import type { Static, TSchema } from "@sinclair/typebox";
+import type { OpenSolver } from "~/core/week/mip";
 import { check } from "~/core/schema/check";
 import { type Checked, type FieldProblem } from "~/core/schema/field-problem";
+
+/** What of the world a calculation may need: given by whoever runs it, since the core has none. */
+export interface Tools {
+  readonly solver: OpenSolver;
+  /** Milliseconds of a clock that only goes on. */
+  readonly now: () => number;
+}
 
 /** A registered calculation: one name in the interface, at the endpoint and on the command line. */
 export interface Calculation<I extends TSchema = TSchema, O extends TSchema = TSchema> {
@@ -15,7 +23,8 @@ export interface Calculation<I extends TSchema = TSchema, O extends TSchema = TS
   readonly example: Static<I>;
   /** What the schema cannot say, such as the order of two fields. */
   readonly problems?: (input: Static<I>) => readonly FieldProblem[];
-  readonly run: (input: Static<I>) => Static<O>;
+  /** The result; or, where a solver works it out, its promise. */
+  readonly run: (input: Static<I>, tools: Tools) => Static<O> | Promise<Static<O>>;
 }
 
 /** Keeps the link between a calculation's schemas and its function while it is defined. */
@@ -25,11 +34,30 @@ export function calculation<I extends TSchema, O extends TSchema>(
   return definition as unknown as Calculation;
 }
 
-/** Checks the input strictly, then runs. @returns the result, or what is wrong with which field */
-export function runCalculation(definition: Calculation, data: unknown): Checked<unknown> {
+const noTools: Tools = {
+  solver: () => Promise.reject(new Error("no solver was given")),
+  now: () => 0,
+};
+
+/** Checks the input strictly, then runs. @returns the result, or its promise; or what is wrong with which field */
+export function runCalculation(
+  definition: Calculation,
+  data: unknown,
+  tools: Tools = noTools,
+): Checked<unknown> {
   const checked = check(definition.input, data);
   if (!checked.ok) return checked;
   const problems = definition.problems?.(checked.value) ?? [];
   if (problems.length > 0) return { ok: false, problems };
-  return { ok: true, value: definition.run(checked.value) };
+  return { ok: true, value: definition.run(checked.value, tools) };
+}
+
+/** The same, with the result waited for. */
+export async function answerOf(
+  definition: Calculation,
+  data: unknown,
+  tools: Tools,
+): Promise<Checked<unknown>> {
+  const answer = runCalculation(definition, data, tools);
+  return answer.ok ? { ok: true, value: await answer.value } : answer;
 }

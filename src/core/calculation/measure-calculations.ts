@@ -15,6 +15,18 @@ import * as squeeze from "~/core/measure/squeeze-reference";
 import * as torque from "~/core/measure/torque";
 import * as trials from "~/core/measure/trial-summary";
 import * as trunk from "~/core/measure/trunk-endurance-ratios";
+import {
+  landmarkAngles,
+  LandmarkAnglesInput,
+  LandmarkAnglesOutput,
+  landmarkProblems,
+} from "~/core/measure/landmark-angles";
+import {
+  traceAnalysis,
+  TraceAnalysisInput,
+  TraceAnalysisOutput,
+  traceProblems,
+} from "~/core/measure/trace-analysis";
 import { calculation, type Calculation } from "./calculation";
 import { problemIf } from "~/core/schema/field-problem";
 
@@ -189,5 +201,38 @@ export const measureCalculations: readonly Calculation[] = [
     output: squeeze.SqueezeReferenceOutput,
     example: { normNPerKg: 3.2, bodyMassKg: 75, ownBestN: 210 },
     run: squeeze.chooseSqueezeReference,
+  }),
+  calculation({
+    name: "trace-analysis",
+    takes: "record",
+    says: "Onset, peak, best second and early rise of a force trace, or why there is no onset.",
+    source: "Maffiuletti 2016, Butterworth 1930, recalled",
+    input: TraceAnalysisInput,
+    output: TraceAnalysisOutput,
+    example: {
+      sampleHz: 100,
+      forceN: Array.from({ length: 300 }, (_, n) => (n < 100 ? 0 : Math.min(200, 10 * (n - 100)))),
+    },
+    problems: traceProblems,
+    run: traceAnalysis,
+  }),
+  calculation({
+    name: "landmark-angles",
+    says: "Angles of knee, hip, pelvis and trunk from points placed in a picture.",
+    source: "plane geometry; Willson & Davis 2008, recalled",
+    input: LandmarkAnglesInput,
+    output: LandmarkAnglesOutput,
+    example: {
+      view: "side",
+      facing: "right",
+      hip: { x: 100, y: 200 },
+      knee: { x: 150, y: 260 },
+      ankle: { x: 130, y: 340 },
+      toe: { x: 165, y: 350 },
+      shoulder: { x: 140, y: 120 },
+      pixelsPerCm: 2,
+    },
+    problems: landmarkProblems,
+    run: landmarkAngles,
   }),
 ];

@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { check } from "~/core/schema/check";
-import { runCalculation } from "./calculation";
+import { answerOf, runCalculation } from "./calculation";
+import { tools } from "~/server/solve/tools";
 import { allCalculations as calculations, findCalculation } from "~/catalogue/calculations/all";
 import { caseExample, decideExample, gateExample } from "./examples";
 
@@ -12,14 +13,14 @@ describe.each(calculations.map((calculation) => [calculation.name, calculation] 
       expect(calculations.filter((other) => other.name === name)).toHaveLength(1);
     });
 
-    it("runs its own example, and the result fits its output schema", () => {
-      const result = runCalculation(calculation, calculation.example);
+    it("runs its own example, and the result fits its output schema", async () => {
+      const result = await answerOf(calculation, calculation.example, tools);
       if (!result.ok) throw new Error(JSON.stringify(result.problems));
       expect(check(calculation.output, result.value)).toMatchObject({ ok: true });
     });
 
-    it("survives the journey as JSON: nothing is NaN, undefined or a date", () => {
-      const result = runCalculation(calculation, calculation.example);
+    it("survives the journey as JSON: nothing is NaN, undefined or a date", async () => {
+      const result = await answerOf(calculation, calculation.example, tools);
       expect(JSON.parse(JSON.stringify(result))).toEqual(result);
     });
 

@@ -18,6 +18,7 @@ import { painResponse, PainResponseInput, PainResponseOutput } from "~/core/resp
 import { isZone } from "~/core/schedule/local-time";
 import { calculation, type Calculation } from "./calculation";
 import { doseCalculations } from "./dose-calculations";
+import { weekCalculations } from "./week-calculations";
 import { measureCalculations } from "./measure-calculations";
 import { mechanicsCalculations } from "./mechanics-calculations";
 import { caseExample, decideExample, gateExample } from "./examples";
@@ -34,6 +35,7 @@ export const calculations = (bookOf: (body: MeasuredBody) => DemandBook): readon
   ...doseCalculations,
   ...measureCalculations,
   ...mechanicsCalculations,
+  ...weekCalculations,
   calculation({
     name: "pain-response",
     says: "Pain during a session and on the next day, judged by a pain school.",

@@ -62,7 +62,8 @@ describe("a union", () => {
   it.each([
     [{ kind: "angle", degrees: 200 }, "/degrees", "must be 160 or less"],
     [{ kind: "note" }, "/says", "is missing"],
-    [{ kind: "brace" }, "", "must be of a known kind: angle, note"],
+    [{ kind: "brace" }, "/kind", "must be one of: angle, note"],
+    [{}, "/kind", "must be one of: angle, note"],
     [7, "", "must be of a known kind: angle, note"],
   ])("%j: speaks of the alternative that was meant", (data, path, problem) => {
     expect(check(Limit, data)).toEqual({ ok: false, problems: [{ path, problem }] });

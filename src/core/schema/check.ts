@@ -50,7 +50,7 @@ function said(error: ValueError): FieldProblem[] {
   const meant = alternatives.findIndex((one) => isMeant(one, error.value));
   const inner = meant < 0 ? undefined : error.errors[meant];
   const found = inner ? [...takeSome(inner)].flatMap(said) : [];
-  return found.length > 0 ? found : [{ path, problem: kindsOf(alternatives) }];
+  return found.length > 0 ? found : [kindProblem(path, alternatives, error.value)];
 }
 
 function* takeSome(errors: Iterable<ValueError>): Generator<ValueError> {
@@ -82,14 +82,18 @@ function isMeant(schema: TSchema, value: unknown): boolean {
   }
 }
 
-function kindsOf(alternatives: readonly TSchema[]): string {
+/** What is wrong with something that is none of several kinds: the field that says which, where there is one. */
+function kindProblem(path: string, alternatives: readonly TSchema[], value: unknown): FieldProblem {
   const kind = alternatives.find((one) => one[Kind] === "Object");
   const named = Object.entries<TSchema>(kind?.["properties"] ?? {}).find(
     ([, field]) => field[Kind] === "Literal",
   );
-  if (!named) return "is not of a kind that is known here";
+  if (!named) return { path, problem: "is not of a kind that is known here" };
   const known = alternatives.flatMap((one) => one["properties"]?.[named[0]]?.["const"] ?? []);
-  return `must be of a known ${named[0]}: ${known.join(", ")}`;
+  const kinds = [...new Set(known)].join(", ");
+  return typeof value === "object" && value !== null
+    ? { path: `${path}/${named[0]}`, problem: `must be one of: ${kinds}` }
+    : { path, problem: `must be of a known ${named[0]}: ${kinds}` };
 }
 
 const formatWords: Readonly<Record<string, string>> = {

@@ -1,8 +1,9 @@
 import { fileLimit, usualLimit } from "~/contract/endpoint";
-import { runCalculation } from "~/core/calculation/calculation";
+import { answerOf } from "~/core/calculation/calculation";
 import { findCalculation } from "~/catalogue/calculations/all";
 import { answered, json } from "~/server/http/serve";
 import { ApiProblem, notFound, refused } from "~/server/http/problem";
+import { tools } from "~/server/solve/tools";
 import { readJson } from "~/server/http/read-body";
 
 /** Runs a registered calculation; nothing is stored, so any signed-in role may. */
@@ -10,9 +11,10 @@ export const POST = answered(async ({ params, request, locals }) => {
   if (!locals.staff) throw new ApiProblem(401, "not-signed-in", "Sign in first.");
   const definition = findCalculation(params["name"] ?? "");
   if (!definition) throw notFound();
-  const result = runCalculation(
+  const result = await answerOf(
     definition,
     await readJson(request, definition.takes === "record" ? fileLimit : usualLimit),
+    tools,
   );
   if (!result.ok) throw refused(result.problems);
   return json(result.value);

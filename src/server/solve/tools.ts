@@ -1,0 +1,6 @@
+import { performance } from "node:perf_hooks";
+import type { Tools } from "~/core/calculation/calculation";
+import { openSolver } from "./solver-thread";
+
+/** What calculations may use on this machine. */
+export const tools: Tools = { solver: openSolver, now: () => performance.now() };

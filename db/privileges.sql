@@ -58,3 +58,4 @@ GRANT SELECT, INSERT ON clinic_changes TO {{app}};
 GRANT SELECT, INSERT ON erasure_requests TO {{app}};
 GRANT SELECT, INSERT ON person_merges TO {{app}};
 GRANT SELECT, INSERT ON handovers TO {{app}};
+GRANT SELECT, INSERT ON weeks TO {{app}};

@@ -71,6 +71,9 @@ export const addresses = {
   recordVisit: "POST /api/episodes/{id}/measures",
   readTrend: "GET /api/episodes/{id}/trend",
 
+  readWeek: "GET /api/episodes/{id}/week",
+  keepWeek: "POST /api/episodes/{id}/week",
+  solveWeek: "POST /api/episodes/{id}/week-solutions",
   readLab: "GET /api/episodes/{id}/lab",
   readLifts: "GET /api/episodes/{id}/lifts",
   recordLift: "POST /api/episodes/{id}/lifts",

@@ -17,6 +17,7 @@ import * as plan from "./plan";
 import * as record from "./record";
 import * as staff from "./staff";
 import * as trust from "./trust";
+import * as week from "./week";
 
 const rooms = {
   ...clinic,
@@ -36,6 +37,7 @@ const rooms = {
   ...intake,
   ...lab,
   ...library,
+  ...week,
 };
 
 /** Every endpoint by its name, with its own types. */

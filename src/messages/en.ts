@@ -10,6 +10,7 @@ import { lifts } from "./en-lifts";
 import { measures } from "./en-measures";
 import { plan } from "./en-plan";
 import { people } from "./en-people";
+import { week } from "./en-week";
 
 /** The language of the texts, for plurals and the like. */
 export const locale = "en";
@@ -28,6 +29,7 @@ export const en = {
   ...measures,
   ...plan,
   ...people,
+  ...week,
   "product.name": "Patient Stair",
   "unreadable.title": "This record cannot be judged",
   "unreadable.text":
@@ -73,6 +75,7 @@ export const en = {
   "frame.measures": "Measures",
   "frame.gate": "Gate",
   "frame.plan": "Plan",
+  "frame.week": "Week",
   "frame.lab": "Loads",
   "frame.lifts": "Lifts",
   "frame.record": "Record",
@@ -231,6 +234,7 @@ export const en = {
   "keys.plan": "plan (of a patient)",
   "keys.measures": "measures (of a patient)",
   "keys.gate": "gate (of a patient)",
+  "keys.week": "week (of a patient)",
   "keys.lab": "loads on joints (of a patient)",
   "keys.lifts": "lifts (of a patient who lifts)",
   "keys.history": "events and limits (of a patient)",

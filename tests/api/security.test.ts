@@ -24,6 +24,14 @@ beforeAll(async () => {
 afterAll(() => servers.stop());
 
 describe("another clinic's ids answer 404, at every endpoint that takes one", () => {
+  const emptyWeek = {
+    startsOn: "2026-03-09",
+    days: Array.from({ length: 7 }, (_, n) => ({
+      date: `2026-03-${String(9 + n).padStart(2, "0")}`,
+      minutes: 30,
+    })),
+    locks: [],
+  };
   const bodies: Record<string, () => object> = {
     sessions: () => squeezeSession("fencer"),
     reports: () => ({ id: uuid(), trainingDate: "2026-03-08", pain: 1 }),
@@ -88,6 +96,8 @@ describe("another clinic's ids answer 404, at every endpoint that takes one", ()
     erasure: () => ({ id: uuid(), familyName: "Somebody", reason: "because" }),
     voidings: () => ({ id: uuid(), kind: "session", targetId: uuid(), reason: "because" }),
     "session-draft": () => ({ id: uuid(), body: {} }),
+    week: () => ({ id: uuid(), ...emptyWeek, placed: [] }),
+    "week-solutions": () => emptyWeek,
     lifts: () => ({ id: uuid(), on: "2026-03-09", movement: "Row", sets: 3, reps: 5, loadKg: 40 }),
     "small-doses": () => ({ id: uuid(), step: "begin", lookOn: "2026-03-30" }),
   };
@@ -123,10 +133,12 @@ describe("another clinic's ids answer 404, at every endpoint that takes one", ()
         "/document",
         "/library",
         "/lifts",
+        "/lab",
+        "/week",
         "/person",
       ].map((p) => stranger.get(`/episodes/${fencer}${p}`)),
     );
-    expect(pages.map((p) => p.status)).toEqual(Array(11).fill(404));
+    expect(pages.map((p) => p.status)).toEqual(Array(13).fill(404));
     for (const { body } of pages) expect(body).not.toContain("Darrow");
     const forFencer = await stranger.get(`/library/clam?for=${fencer}`);
     expect(forFencer.status).toBe(404);

@@ -74,8 +74,9 @@ export async function planWeek(
   if (clash) return { conflict: clash.map((one) => told(fixed, one)) };
   const barred = (cell: Cell) => locks.off.some((off) => sameCell(off, cell));
   const model = weekModel(done, locks.on, barred);
-  const deadline = now() + secondsLimit * 1000;
   const session = await open(model.mip);
+  // Waiting for a solver is not solving.
+  const deadline = now() + secondsLimit * 1000;
   try {
     const { values, optimal } = await solved(session, model, done, () => (deadline - now()) / 1000);
     const week = values ? laidWeek(question, placements(done, model, values)) : fixed;

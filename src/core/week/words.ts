@@ -78,7 +78,7 @@ function why(week: LaidWeek, item: number): string {
     week.itemsOn(day).reduce((sum, other) => sum + (week.items[other]?.minutes ?? 0), 0);
   const room = (day: number) => (week.days[day]?.minutes ?? 0) - used(day);
   const widest = fitting.reduce((best, day) => (room(day) > room(best) ? day : best));
-  return room(widest) < work.minutes
-    ? `: ${sayDay(week, widest)} has ${week.days[widest]?.minutes ?? 0} minutes`
-    : "";
+  if (room(widest) >= work.minutes) return "";
+  const { minutes = 0 } = week.days[widest] ?? {};
+  return minutes === 0 ? ": no other day has time" : `: ${sayDay(week, widest)} has ${minutes} minutes`;
 }

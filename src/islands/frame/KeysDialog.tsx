@@ -16,6 +16,7 @@ const keys: readonly (readonly [keys: string, says: MessageKey, values?: Values]
   ["m", "keys.measures"],
   ["g", "keys.gate"],
   ["p", "keys.plan"],
+  ["w", "keys.week"],
   ["o", "keys.lab"],
   ["f", "keys.lifts"],
   ["h", "keys.history"],

@@ -1,6 +1,7 @@
 import {
   BookOpen,
   CalendarClock,
+  CalendarDays,
   ClipboardList,
   DoorOpen,
   Dumbbell,
@@ -29,6 +30,7 @@ export const patientViews = [
   { path: "measures", key: "m", says: "frame.measures", Icon: Ruler },
   { path: "gate", key: "g", says: "frame.gate", Icon: DoorOpen },
   { path: "plan", key: "p", says: "frame.plan", Icon: ListChecks },
+  { path: "week", key: "w", says: "frame.week", Icon: CalendarDays },
   { path: "lab", key: "o", says: "frame.lab", Icon: Scale },
   { path: "lifts", key: "f", says: "frame.lifts", Icon: Dumbbell },
   { path: "history", key: "h", says: "frame.history", Icon: CalendarClock },

@@ -9,6 +9,7 @@ import { documents } from "./documents";
 import { endings } from "./endings";
 import { events } from "./events";
 import { handovers } from "./handovers";
+import { weeks } from "./weeks";
 import { identityChanges } from "./identity-changes";
 import { intakes } from "./intakes";
 import { items } from "./items";
@@ -63,6 +64,7 @@ export const facts = {
   voidings,
   merges,
   handovers,
+  weeks,
 };
 
 export type FactName = keyof typeof facts;

@@ -1,0 +1,94 @@
+import { Type, type Static } from "@sinclair/typebox";
+import { PlanWeekOutput } from "~/core/week/plan-week";
+import { Lock, Placed, WeekDay, WeekQuestion } from "~/core/week/week";
+import { Lane } from "~/core/exercise/body";
+import { Prescription } from "~/core/exercise/prescription";
+import { endpoint, usualLimit } from "./endpoint";
+import { closed, code, date, HeightM, instant, orNull, PersonName, uuid, written } from "./fields";
+import { InvolvedSide } from "~/core/measure/side-value";
+import { recordingRoles } from "./roles";
+
+/** A day as somebody sets it: how long, and what else is on. Kit and places come with the person. */
+export const WeekDayBody = Type.Omit(WeekDay, ["places"], closed);
+export type WeekDayBody = Static<typeof WeekDayBody>;
+
+const sevenDays = Type.Array(WeekDayBody, { minItems: 7, maxItems: 7 });
+const Locks = Type.Array(Lock, { maxItems: 840 });
+const AllPlaced = Type.Array(Placed, { maxItems: 420 });
+
+/** An exercise of the plan as the week shows it; in the question its id is the item's. */
+export const WeekPiece = Type.Object(
+  {
+    itemId: uuid,
+    name: Type.String(),
+    variantName: Type.String(),
+    lane: Lane,
+    exerciseId: code,
+    drawnLike: Type.Union([Type.String(), Type.Null()]),
+    prescription: Prescription,
+    maximumN: Type.Union([Type.Number(), Type.Null()]),
+  },
+  closed,
+);
+export type WeekPiece = Static<typeof WeekPiece>;
+
+/** A week of a patient: what is asked of the planner, and how it is laid out. */
+export const WeekView = Type.Object(
+  {
+    episodeId: uuid,
+    person: PersonName,
+    involvedSide: InvolvedSide,
+    heightM: HeightM,
+    today: date,
+    startsOn: date,
+    question: WeekQuestion,
+    pieces: Type.Array(WeekPiece),
+    placed: AllPlaced,
+    /** Proven to be the best; null for a week that somebody laid out. */
+    optimal: orNull(Type.Boolean()),
+    kept: orNull(Type.Object({ at: instant, by: Type.String() }, closed)),
+    zone: Type.String(),
+    mayKeep: Type.Boolean(),
+  },
+  closed,
+);
+export type WeekView = Static<typeof WeekView>;
+
+export const WeekSolutionBody = Type.Object({ startsOn: date, days: sevenDays, locks: Locks }, closed);
+export type WeekSolutionBody = Static<typeof WeekSolutionBody>;
+
+export const WeekBody = Type.Object(
+  { id: uuid, startsOn: date, days: sevenDays, locks: Locks, placed: AllPlaced },
+  closed,
+);
+export type WeekBody = Static<typeof WeekBody>;
+
+export const WeekWritten = Type.Object({ ...written, week: WeekView }, closed);
+export type WeekWritten = Static<typeof WeekWritten>;
+
+export const readWeek = endpoint({
+  name: "readWeek",
+  says: "A week of a patient as it is laid out, or as the planner proposes it",
+  roles: "signed-in",
+  query: Type.Object({ from: Type.Optional(date) }, closed),
+  answer: WeekView,
+});
+
+export const solveWeek = endpoint({
+  name: "solveWeek",
+  says: "Plan the rest of a week around what is locked; nothing is stored",
+  roles: "signed-in",
+  body: WeekSolutionBody,
+  limit: usualLimit,
+  answer: PlanWeekOutput,
+});
+
+export const keepWeek = endpoint({
+  name: "keepWeek",
+  says: "Keep a week as it is laid out",
+  roles: recordingRoles,
+  body: WeekBody,
+  limit: usualLimit,
+  answer: WeekWritten,
+  status: 201,
+});

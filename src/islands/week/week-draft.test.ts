@@ -1,0 +1,59 @@
+import { expect, it } from "vitest";
+import type { WeekView } from "~/contract/week";
+import { sayWeekWords } from "~/messages/say-week";
+import { daySet, draftOfWeek, isLocked, judged, lockTurned, movedTo, takenOff } from "./week-draft";
+
+const dates = Array.from({ length: 7 }, (_, n) => `2026-03-${String(9 + n).padStart(2, "0")}`);
+const [monday = "", tuesday = ""] = dates;
+const [clam, bridge] = ["01890a5d-ac96-774b-bcce-b302099a8057", "01890a5d-ac96-774b-bcce-b302099a8058"];
+const item = (id: string) => ({ id, minutes: 10, minDays: 2, maxDays: 2, lanes: ["hip-abductors"], kit: [] });
+const view = {
+  question: {
+    days: dates.map((date) => ({ date, minutes: 15, places: [{ place: "home", kit: [] }] })),
+    items: [item(clam), item(bridge)],
+    stageLanes: ["hip-abductors"],
+    done: [{ item: bridge, date: monday }],
+  },
+  placed: [{ item: clam, date: monday }],
+} as unknown as WeekView;
+const draft = draftOfWeek(view);
+const a = { item: clam, date: monday };
+
+it("begins with what was kept and what was done", () => {
+  expect(draft.placed).toEqual([a, { item: bridge, date: monday }]);
+  expect(draft.days[0]).toEqual({ date: monday, minutes: 15 });
+});
+
+it("moves from day to day, or from none; never twice onto one day; a lock goes with neither", () => {
+  const locked = lockTurned(draft, a);
+  expect(isLocked(locked, a)).toBe(true);
+  const moved = movedTo(locked, clam, monday, tuesday);
+  expect(moved.placed).toContainEqual({ item: clam, date: tuesday });
+  expect(moved.placed).not.toContainEqual(a);
+  expect(moved.locks).toEqual([]);
+  expect(movedTo(draft, clam, null, tuesday).placed).toHaveLength(3);
+  expect(movedTo(draft, clam, null, monday)).toBe(draft);
+  expect(movedTo(draft, clam, monday, monday)).toBe(draft);
+});
+
+it("a lock is turned on and off; what is taken off leaves its lock behind nowhere", () => {
+  const locked = lockTurned(draft, a);
+  expect(lockTurned(locked, a).locks).toEqual([]);
+  expect(takenOff(locked, a)).toEqual({ ...draft, placed: [{ item: bridge, date: monday }], locks: [] });
+});
+
+it("is judged at once: too much for a day breaks, a shorter day too, and words have names", () => {
+  expect(judged(view, draft).hard.map(({ rule, date }) => [rule, date])).toEqual([["minutes", monday]]);
+  const longer = daySet(draft, monday, { minutes: 20 });
+  expect(judged(view, longer).hard).toEqual([]);
+  const { soft } = judged(view, longer);
+  const pieces = [
+    { itemId: clam, name: "Clam" },
+    { itemId: bridge, name: "Bridge" },
+  ];
+  expect(soft.map(({ words }) => sayWeekWords(words, pieces))).toEqual([
+    "Clam once instead of twice",
+    "Bridge once instead of twice",
+    "Hip abductors on one day only",
+  ]);
+});

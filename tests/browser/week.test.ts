@@ -55,6 +55,8 @@ it("a piece is moved by buttons, judged at once, locked, and the rest planned ar
   await visit(page, path);
   expect(await status()).toMatch(/^Kept .* by /);
   await locked.waitFor();
+  // The browser noted the one refusal.
+  expect(at.person.complaints.splice(0)).toEqual([expect.stringContaining("422")]);
 });
 
 it("a piece is dragged to another day, and undone", async () => {

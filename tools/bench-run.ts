@@ -15,6 +15,7 @@ import { compare, rounds, type Row } from "./bench-compare";
 import { printViewSizes } from "./bench-views";
 import { figureRows } from "./bench-figures";
 import { loadRows } from "./bench-loads";
+import { weekRows } from "./bench-weeks";
 import { limitRow } from "./bench-limits";
 import { gateRow, trendRow } from "./bench-measures";
 import { searchRows } from "./bench-search";
@@ -122,6 +123,8 @@ const figures = await figureRows(base, cookie);
 rows.push(...figures.rows);
 const loads = await loadRows();
 rows.push(...loads.rows);
+const weeks = await weekRows();
+rows.push(...weeks.rows);
 const ids = await fillCaseload();
 rows.push(...(await caseloadRows(base, cookie, ids)));
 const second = process.env["BENCH_SECOND_URL"] ?? "";
@@ -141,9 +144,10 @@ console.table(table);
 console.log(writes.said);
 console.log(figures.said);
 console.log(loads.said);
+console.log(weeks.said);
 printViewSizes("dist");
 if (file)
   writeFileSync(
     file,
-    `${JSON.stringify({ rounds, rows: table, writes: writes.said, figures: figures.said, loads: loads.said }, null, 2)}\n`,
+    `${JSON.stringify({ rounds, rows: table, writes: writes.said, figures: figures.said, loads: loads.said, weeks: weeks.said }, null, 2)}\n`,
   );

@@ -35,6 +35,17 @@ it("a week that takes the solver long is planned beside everything else, and sev
   expect(waits.length).toBeGreaterThan(20);
 });
 
+it("more weeks at once than anybody waits for are told to come again; none fails", async () => {
+  const week = { ...randomWeek(4_242, { items: 14, days: 7, fixed: false }), secondsLimit: 0.2 };
+  const replies = await Promise.all(
+    Array.from({ length: 40 }, () => clinician.post("/api/calc/plan-week", week)),
+  );
+  const statuses = new Set(replies.map(({ status }) => status));
+  expect([...statuses].sort()).toEqual([200, 503]);
+  expect(replies.find(({ status }) => status === 503)?.body.title).toMatch(/Try again/);
+  expect((await clinician.post("/api/calc/plan-week", week)).status).toBe(200);
+});
+
 it("a clash is an answer; what makes no sense is refused at its field", async () => {
   const week = randomWeek(1, { items: 2, days: 3, fixed: false });
   const [item] = week.items;

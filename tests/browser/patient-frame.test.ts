@@ -13,7 +13,19 @@ beforeAll(async () => {
   }
 });
 
-const paths = ["", "/session", "/measures", "/gate", "/plan", "/history", "/record", "/person", "/library"];
+const paths = [
+  "",
+  "/session",
+  "/measures",
+  "/gate",
+  "/plan",
+  "/week",
+  "/lab",
+  "/history",
+  "/record",
+  "/person",
+  "/library",
+];
 const links = () => at.page.getByRole("navigation", { name: "Views of this patient" }).getByRole("link");
 
 describe("the head of every view of a patient", () => {
@@ -45,6 +57,8 @@ describe("the head of every view of a patient", () => {
       ["m", "/measures"],
       ["g", "/gate"],
       ["p", "/plan"],
+      ["w", "/week"],
+      ["o", "/lab"],
       ["h", "/history"],
       ["r", "/record"],
       ["i", "/person"],

@@ -62,6 +62,10 @@ const views: Record<string, (page: Page) => Promise<unknown>> = {
     await goTo(page, "Sandoval", "/lifts");
     await page.getByTestId("lift-trend").waitFor();
   },
+  week: async (page) => {
+    await goTo(page, "Stanhope", "/week");
+    await page.getByTestId("week-grid").waitFor();
+  },
   loads: async (page) => {
     await goTo(page, "Stanhope", "/lab");
     await page.getByTestId("load-table").waitFor();

@@ -1,5 +1,6 @@
 import path from "node:path";
 import { Worker } from "node:worker_threads";
+import { ApiProblem } from "~/server/http/problem";
 import type { Mip, MipAnswer, MipSession, OpenSolver } from "~/core/week/mip";
 
 /** Where the thread's file lies: processes of the product run in its folder. */
@@ -7,6 +8,8 @@ const threadFile = () => path.resolve("tools/solver/thread.mjs");
 
 /** So many programs are solved at a time; others wait for a thread. */
 const mostThreads = 2;
+/** More than these are told to come again: each of them would wait longer than anybody does. */
+const mostWaiting = 20;
 /** Threads that have loaded the solver and wait for a program. */
 const idle: Worker[] = [];
 const waiting: ((worker: Worker) => void)[] = [];
@@ -46,6 +49,10 @@ function take(): Promise<Worker> {
     threads += 1;
     return Promise.resolve(new Worker(threadFile()));
   }
+  if (waiting.length >= mostWaiting)
+    return Promise.reject(
+      new ApiProblem(503, "busy", "Too many weeks are being planned. Try again in a minute."),
+    );
   return new Promise((resolve) => waiting.push(resolve));
 }
 

@@ -56,7 +56,8 @@ export const lab = {
   "lab.limits.extrapolated": "Knee bend beyond 90°: the kneecap's figure is held at that of 90°.",
   "lab.limits.staggered":
     "One foot ahead of the other: the share of each foot comes from where the body is between them.",
-  "lab.body": "For {height} m and {mass} kg",
+  "lab.caution": "For comparing forms of one person's exercise, not for absolute loads or a diagnosis.",
+  "lab.body": "For {height} m and {mass} kg.",
   "lab.bodyAssumed": "Height or weight not measured; an adult of middle build is assumed.",
   "lab.hurt": "Hurt at {from}° of knee bend",
   "lab.hurtSpan": "Hurt from {from} to {to}° of knee bend",

@@ -80,6 +80,11 @@ function LabPage({ view: loaded, itemId }: Props) {
           </label>
         )}
       </div>
+      <p className="text-base-content/75 text-sm" data-testid="lab-body">
+        {t("lab.body", { height: body.heightM.toFixed(2), mass: sayNumber(body.massKg) })}
+        {!(body.heightMeasured && body.massMeasured) && ` ${t("lab.bodyAssumed")}`}{" "}
+        <strong>{t("lab.caution")}</strong>
+      </p>
       {signed && (
         <p role="status" className="alert alert-success alert-soft text-base-content py-2">
           {t("lab.used")}
@@ -111,10 +116,6 @@ function LabPage({ view: loaded, itemId }: Props) {
           </section>
         )}
       </div>
-      <p className="text-base-content/75 text-sm" data-testid="lab-body">
-        {t("lab.body", { height: body.heightM.toFixed(2), mass: sayNumber(body.massKg) })}
-        {!(body.heightMeasured && body.massMeasured) && `. ${t("lab.bodyAssumed")}`}
-      </p>
       <details className="text-base-content/80 text-sm">
         <summary className="min-h-11 cursor-pointer font-semibold">{t("lab.limits")}</summary>
         <p className="max-w-3xl">

@@ -243,6 +243,17 @@ describe("angles in a picture, against lines drawn at known angles", () => {
     ["knee on the hip", { ...good, knee: good.hip }, "/knee"],
     ["ankle on the knee", { ...good, ankle: good.knee }, "/ankle"],
     ["both hips at one place", { ...good, otherHip: good.hip }, "/otherHip"],
+    ["shoulders at one place", { ...good, shoulders: [good.hip, good.hip] }, "/shoulders/1"],
+    [
+      "a shoulder on the hip",
+      {
+        view: "side",
+        facing: "right",
+        ...leg({ shank: 5, knee: 20, lean: 5 }),
+        shoulder: leg({ shank: 5, knee: 20, lean: 5 }).hip,
+      },
+      "/shoulder",
+    ],
     ["a view that nobody knows", { ...good, view: "top" }, "/view"],
     ["a facing of the other view", { ...good, facing: "left" }, "/facing"],
     ["a scale of nothing", { ...good, pixelsPerCm: 0 }, "/pixelsPerCm"],

@@ -61,10 +61,10 @@ export const LandmarkAnglesOutput = Type.Union([
 export function landmarkProblems(input: LandmarkAnglesInput): FieldProblem[] {
   if (input.view === "side") {
     return apart(input, [
-      ["shoulder", "hip"],
       ["hip", "knee"],
       ["knee", "ankle"],
       ["ankle", "toe"],
+      ["hip", "shoulder"],
     ]);
   }
   const { hip, otherHip, shoulders } = input;

@@ -6,6 +6,18 @@ import { defineConfig } from "astro/config";
 import { wordsOfViews } from "./tools/build/words-plugin.mjs";
 import { en, locale } from "./src/messages/en.ts";
 
+/** What makes a schema has no other effect: a view, or a worker, that uses none of them carries none. */
+const makersOfSchemas = [
+  "Type",
+  "oneOf",
+  "orNull",
+  "endpoint",
+  "words",
+  "takenWith",
+  "limitSchema",
+  "restrictionSchema",
+];
+
 export default defineConfig({
   output: "server",
   adapter: node({ mode: "standalone" }),
@@ -18,21 +30,12 @@ export default defineConfig({
     // Astro reads the alias from tsconfig.json for pages and islands, but not for workers.
     resolve: { alias: { "~": fileURLToPath(new URL("./src", import.meta.url)) } },
     plugins: [tailwindcss(), wordsOfViews(en, locale)],
+    worker: { rollupOptions: { treeshake: { manualPureFunctions: makersOfSchemas } } },
     build: {
       assetsInlineLimit: 0,
-      // What makes a schema has no other effect: a view that uses none of them carries none.
       rollupOptions: {
         treeshake: {
-          manualPureFunctions: [
-            "Type",
-            "oneOf",
-            "orNull",
-            "endpoint",
-            "words",
-            "takenWith",
-            "limitSchema",
-            "restrictionSchema",
-          ],
+          manualPureFunctions: makersOfSchemas,
         },
       },
     },

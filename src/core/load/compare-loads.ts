@@ -1,5 +1,7 @@
 import type { Side } from "~/core/demand/contacts";
-import { peakOf, type LoadKind, type LoadsAt } from "./movement-loads";
+import { loadKinds, type LoadKind } from "./load-kind";
+import type { LoadsAt } from "./movement-loads";
+import { deepestBend, peakOf } from "./peak-of";
 
 /** One kind of load in two forms of a movement, each at its peak. */
 export interface LoadChange {
@@ -16,7 +18,6 @@ export interface Comparison {
   readonly changes: readonly LoadChange[];
 }
 
-const kinds: readonly LoadKind[] = ["stress", "knee", "hip", "ankle"];
 /** Moments below this are none: a share of them says nothing, N·m or MPa. */
 const nothing = 0.05;
 
@@ -31,9 +32,9 @@ export function compareLoads(
   after: readonly LoadsAt[],
   side: Side,
 ): Comparison | null {
-  const [from, to] = [deepest(before, side), deepest(after, side)];
+  const [from, to] = [deepestBend(before, side), deepestBend(after, side)];
   if (from === null || to === null) return null;
-  const changes = kinds.flatMap((kind): LoadChange[] => {
+  const changes = loadKinds.flatMap((kind): LoadChange[] => {
     const [a, b] = [peakOf(before, side, kind), peakOf(after, side, kind)];
     if (!a || !b) return [];
     return [loadChange(kind, a.value, b.value)];
@@ -48,8 +49,3 @@ export const loadChange = (kind: LoadKind, before: number, after: number): LoadC
   after,
   percent: Math.abs(before) < nothing ? null : (100 * (after - before)) / Math.abs(before),
 });
-
-function deepest(moments: readonly LoadsAt[], side: Side): number | null {
-  const bends = moments.flatMap(({ legs }) => legs[side]?.kneeFlexionDeg ?? []);
-  return bends.length === 0 ? null : Math.max(...bends);
-}

@@ -14,7 +14,9 @@ import { between } from "~/core/pose/space";
 import { compareLoads } from "./compare-loads";
 import { kneecapShare } from "./kneecap-share";
 import { linkageFigure } from "./linkage-pose";
-import { movementLoads, peakOf, curveOf, type LoadsAt } from "./movement-loads";
+import { curveOf } from "./curve-of";
+import { movementLoads, type LoadsAt } from "./movement-loads";
+import { peakOf } from "./peak-of";
 
 const massKg = 75;
 const heightM = 1.75;

@@ -1,4 +1,3 @@
-import type { Side } from "~/core/demand/contacts";
 import type { Figure } from "~/core/figure/figure";
 import { resolveFigure } from "~/core/figure/resolve-figure";
 import type { BodyLengths } from "~/core/pose/body-lengths";
@@ -41,44 +40,3 @@ export function movementLoads(
   }
   return { ok: true, moments };
 }
-
-/** The most a leg meets over a movement, and where. */
-export interface Peak {
-  readonly value: number;
-  /** Bend of the knee at that moment, degrees. */
-  readonly kneeFlexionDeg: number;
-}
-
-const read = {
-  stress: "patellofemoralStressMPa",
-  knee: "kneeMomentNm",
-  hip: "hipMomentNm",
-  ankle: "ankleMomentNm",
-} as const;
-export type LoadKind = keyof typeof read;
-
-/** The highest value of one kind of load on one leg; null where the leg does not stand or nobody can say. */
-export function peakOf(moments: readonly LoadsAt[], side: Side, kind: LoadKind): Peak | null {
-  return moments.reduce<Peak | null>((most, { legs }) => {
-    const leg = legs[side];
-    const value = leg?.[read[kind]];
-    if (!leg || value === null || value === undefined || (most && value <= most.value)) return most;
-    return { value, kneeFlexionDeg: leg.kneeFlexionDeg };
-  }, null);
-}
-
-/** One kind of load on one leg, place by place; null where nobody can say. */
-export const curveOf = (
-  moments: readonly LoadsAt[],
-  side: Side,
-  kind: LoadKind,
-): readonly {
-  readonly place: number;
-  readonly kneeFlexionDeg: number | null;
-  readonly value: number | null;
-}[] =>
-  moments.map(({ place, legs }) => ({
-    place,
-    kneeFlexionDeg: legs[side]?.kneeFlexionDeg ?? null,
-    value: legs[side]?.[read[kind]] ?? null,
-  }));

@@ -4,7 +4,8 @@ import { formsOf } from "~/catalogue/loads/forms";
 import type { LoadedBody } from "~/catalogue/loads/loads-of";
 import type { Exercise } from "~/core/exercise/exercise";
 import type { Prescription } from "~/core/exercise/prescription";
-import { peakOf, type LoadsAt } from "~/core/load/movement-loads";
+import type { LoadsAt } from "~/core/load/movement-loads";
+import { deepestBend, peakOf } from "~/core/load/peak-of";
 import { label, sayNumber, t } from "~/messages/say";
 import { sayKnobValue } from "~/messages/say-knob-value";
 import { useLoads } from "./use-loads";
@@ -50,11 +51,11 @@ export default function FormSearch({ exercise, prescription, body, plan, painful
       const told = loads[n];
       const peak = told?.ok ? peakOf(told.moments, side, "stress") : null;
       if (!told?.ok || !peak || !now || peak.value > now.value * worthwhile || peak.value > most) return [];
-      const bend = Math.max(...told.moments.flatMap(({ legs }) => legs[side]?.kneeFlexionDeg ?? []));
+      const bend = deepestBend(told.moments, side) ?? NaN;
       return [{ settings: form, stress: peak.value, bend }];
     })
     .sort((a, b) => order(a) - order(b));
-  const deepest = Math.max(...plan.flatMap(({ legs }) => legs[side]?.kneeFlexionDeg ?? []));
+  const deepest = deepestBend(plan, side) ?? NaN;
   /** The same bend first, then the least stress, then the fewest settings turned. */
   function order({ bend, stress, settings: form }: Found): number {
     const turned = Object.keys(form).filter((knob) => form[knob] !== settings[knob]).length;

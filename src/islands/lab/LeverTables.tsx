@@ -1,14 +1,13 @@
 import { useState } from "react";
 import type { LoadBody } from "~/contract/load-body";
-import { boxHeight } from "~/core/mechanics/box-height";
 import { isolatedMoment } from "~/core/mechanics/isolated-moment";
 import { kneelingLowering } from "~/core/mechanics/kneeling-lowering";
 import { typedNumber } from "~/islands/frame/typed-number";
+import { massWithin } from "./bench";
+import { boxForBend } from "~/islands/prescribe/box-for-bend";
 import { label, sayNumber, t } from "~/messages/say";
 
 const boxBends = [45, 60, 75, 90, 105] as const;
-/** How far the shin leans for each degree of knee bend (common practice; the figures draw it so). */
-const shinShare = 0.2;
 const sittingDegs = [0, 15, 30, 45, 60, 75, 90] as const;
 const lyingDegs = [0, 10, 20, 30, 40] as const;
 const loweringDegs = [10, 20, 30, 40, 50, 60, 70] as const;
@@ -20,7 +19,7 @@ export default function LeverTables({ body }: { body: LoadBody }) {
   const typed = typedNumber(weight);
   const weightKg = typed !== null && typed >= 0 && typed <= mostKg ? typed : 0;
   const { heightM } = body;
-  const bodyMassKg = Math.min(300, Math.max(20, body.massKg));
+  const bodyMassKg = massWithin(body);
   const card = "bg-base-100 border-base-300 rounded-box flex flex-col gap-2 border p-3";
   return (
     <div className="grid gap-4 md:grid-cols-2">
@@ -42,9 +41,7 @@ export default function LeverTables({ body }: { body: LoadBody }) {
                 <td className="py-1">{t("lab.degree", { value: deg })}</td>
                 <td className="text-right font-semibold">
                   {t("lab.cm", {
-                    value: Math.round(
-                      boxHeight({ heightM, kneeFlexionDeg: deg, shankInclinationDeg: shinShare * deg }).boxCm,
-                    ),
+                    value: boxForBend(heightM, deg) ?? "",
                   })}
                 </td>
               </tr>

@@ -1,6 +1,8 @@
 import { line, scaleLinear } from "d3";
 import type { Side } from "~/core/demand/contacts";
-import { curveOf, type LoadKind, type LoadsAt } from "~/core/load/movement-loads";
+import { curveOf } from "~/core/load/curve-of";
+import type { LoadKind } from "~/core/load/load-kind";
+import type { LoadsAt } from "~/core/load/movement-loads";
 import { useWidth } from "~/islands/chart/use-width";
 import ValueAxis from "~/islands/chart/ValueAxis";
 import { label, sayQuantity, t } from "~/messages/say";

@@ -14,8 +14,9 @@ import {
   prescriptionOf,
   type PrescribeFields,
 } from "~/islands/prescribe/prescribe-draft";
-import { label, sayNumber, t } from "~/messages/say";
+import { sayNumber, t } from "~/messages/say";
 import { askedOf } from "./asked-of";
+import CannotRead from "./CannotRead";
 import FormSettings from "./FormSettings";
 import FormSearch from "./FormSearch";
 import LoadCurve from "./LoadCurve";
@@ -77,13 +78,7 @@ export default function MovementLab({ stair, body, item, onSigned }: Props) {
       <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_25rem]">
         <section className="bg-base-100 border-base-300 rounded-box border p-3" aria-label={t("lab.title")}>
           {planned === null && <p role="status">{t("lab.working")}</p>}
-          {planned && !planned.ok && (
-            <p className="text-warning font-semibold">
-              {planned.reason === "undrawable"
-                ? t("lab.cannot.undrawable", { why: planned.why })
-                : label("lab.cannot", planned.reason)}
-            </p>
-          )}
+          <CannotRead told={planned ?? null} />
           <div className={`flex gap-3 ${forPatient ? "h-120" : "h-80"}`}>
             <LoadedFigure
               {...shown}
@@ -109,13 +104,7 @@ export default function MovementLab({ stair, body, item, onSigned }: Props) {
               />
             )}
           </div>
-          {changed && turned && !turned.ok && (
-            <p className="text-warning text-sm font-semibold">
-              {turned.reason === "undrawable"
-                ? t("lab.cannot.undrawable", { why: turned.why })
-                : label("lab.cannot", turned.reason)}
-            </p>
-          )}
+          {changed && <CannotRead told={turned ?? null} />}
           {plan && plan.length > 1 && (
             <label className="flex items-center gap-2 text-sm">
               {t("lab.place")}

@@ -28,11 +28,14 @@ export const startingBench: Bench = {
 
 export const benchRange = { knee: [0, 130], shank: [-30, 60] } as const;
 
+/** A mass for which the sums of posture are made, kilograms. */
+export const massWithin = ({ massKg }: LoadedBody): number => Math.min(300, Math.max(20, massKg));
+
 /** The bench as the linkage is asked. */
-export function askOf({ heightM, massKg }: LoadedBody, bench: Bench): Static<typeof SquatLinkageInput> {
+export function askOf(body: LoadedBody, bench: Bench): Static<typeof SquatLinkageInput> {
   return {
-    bodyMassKg: Math.min(300, Math.max(20, massKg)),
-    heightM,
+    bodyMassKg: massWithin(body),
+    heightM: body.heightM,
     kneeFlexionDeg: bench.kneeDeg,
     shankInclinationDeg: bench.shankDeg,
     stance: bench.stance,

@@ -1,5 +1,5 @@
 import type { Comparison, LoadChange } from "~/core/load/compare-loads";
-import type { LoadKind } from "~/core/load/movement-loads";
+import type { LoadKind } from "~/core/load/load-kind";
 import { t } from "~/messages/say";
 
 /** Changes of less than this are none, per cent; bends that differ by less are the same, degrees. */
@@ -17,23 +17,28 @@ export function sayComparison(comparison: Comparison): string {
       : t("lab.otherBend", { before: Math.round(before), after: Math.round(after) });
   return t("lab.sentence", {
     bend,
-    stress: sayStress(found(comparison, "stress")),
-    hip: sayHip(found(comparison, "hip")),
+    stress: sayPeak(comparison, "stress"),
+    hip: sayPeak(comparison, "hip"),
   });
 }
 
-function sayStress(change: LoadChange | undefined): string {
-  if (!change || change.percent === null) return t("lab.stressUnknown");
-  const percent = Math.round(Math.abs(change.percent));
-  if (percent < sameWithin.percent) return t("lab.stressSame");
-  return change.percent > 0 ? t("lab.stressMore", { percent }) : t("lab.stressLess", { percent });
-}
+const peakWords = {
+  stress: {
+    more: "lab.stressMore",
+    less: "lab.stressLess",
+    same: "lab.stressSame",
+    unknown: "lab.stressUnknown",
+  },
+  hip: { more: "lab.hipMore", less: "lab.hipLess", same: "lab.hipSame", unknown: "lab.hipUnknown" },
+} as const;
 
-function sayHip(change: LoadChange | undefined): string {
-  if (!change || change.percent === null) return t("lab.hipUnknown");
+function sayPeak(comparison: Comparison, kind: keyof typeof peakWords): string {
+  const words = peakWords[kind];
+  const change = found(comparison, kind);
+  if (!change || change.percent === null) return t(words.unknown);
   const percent = Math.round(Math.abs(change.percent));
-  if (percent < sameWithin.percent) return t("lab.hipSame");
-  return change.percent > 0 ? t("lab.hipMore", { percent }) : t("lab.hipLess", { percent });
+  if (percent < sameWithin.percent) return t(words.same);
+  return t(change.percent > 0 ? words.more : words.less, { percent });
 }
 
 /** The change of one kind in words: 41 % less. */

@@ -4,7 +4,6 @@ import { useMemo, useState } from "react";
 import type { Problem } from "~/contract/problem";
 import type { WeekView } from "~/contract/week";
 import { addDays } from "~/core/schedule/local-day";
-import { weekdayOf } from "~/core/schedule/weekday";
 import { dayOrder } from "~/core/week/day-order";
 import type { Placed, WeekItem } from "~/core/week/week";
 import { call } from "~/islands/frame/call";
@@ -15,6 +14,7 @@ import { sayWeekWords } from "~/messages/say-week";
 import { sayLongDate, sayTime, t } from "~/messages/say";
 import SelectedCard from "./SelectedCard";
 import {
+  asLastWeek,
   daySet,
   draftOfWeek,
   isLocked,
@@ -22,6 +22,7 @@ import {
   judged,
   lockTurned,
   movedTo,
+  solvedTo,
   takenOff,
   type WeekDraft,
 } from "./week-draft";
@@ -34,7 +35,6 @@ function WeekPage({ week: loaded }: { week: WeekView }) {
   const [week, setWeek] = useState(loaded);
   const [draft, setDraft] = useState<WeekDraft>(() => draftOfWeek(loaded));
   const [past, setPast] = useState<readonly WeekDraft[]>([]);
-  const [optimal, setOptimal] = useState(loaded.optimal);
   const [selected, setSelected] = useState<Placed | { item: string; date: null } | null>(null);
   const [solving, setSolving] = useState(false);
   const [clash, setClash] = useState<readonly string[]>([]);
@@ -52,13 +52,13 @@ function WeekPage({ week: loaded }: { week: WeekView }) {
     if (next === draft) return;
     setPast((before) => [...before, draft]);
     setDraft(next);
-    setOptimal(null);
     setClash([]);
     write.setProblem(null);
   };
+  const byHand = (next: WeekDraft) => change(next === draft ? draft : { ...next, optimal: null });
   const dropped = ({ active, over }: DragEndEvent) => {
     const [item = "", date = ""] = String(active.id).split(" ");
-    if (over) change(movedTo(draft, item, date, String(over.id)));
+    if (over) byHand(movedTo(draft, item, date, String(over.id)));
   };
   const solve = async () => {
     setSolving(true);
@@ -71,11 +71,7 @@ function WeekPage({ week: loaded }: { week: WeekView }) {
     if (!answer.ok) return setProblem(answer.problem);
     setProblem(null);
     if ("conflict" in answer.value) return setClash(answer.value.conflict.map(({ words }) => say(words)));
-    // What lies behind us stays as it was laid out.
-    const behind = draft.placed.filter(({ date }) => date < today);
-    const { placed } = answer.value;
-    change({ ...draft, placed: [...placed, ...behind.filter((one) => !placed.some((p) => isPair(p, one)))] });
-    setOptimal(answer.value.optimal);
+    change(solvedTo(draft, answer.value, today));
   };
   const keep = async () => {
     const { days, placed, locks } = draft;
@@ -86,25 +82,11 @@ function WeekPage({ week: loaded }: { week: WeekView }) {
     setDraft(draftOfWeek(written.week));
     setPast([]);
   };
-  const copyLast = () => {
-    const ahead = draft.days.filter(({ date }) => date >= today);
-    const copied = (question.previous ?? []).flatMap(({ item, weekday }) =>
-      ahead.filter(({ date }) => weekdayOf(date) === weekday).map(({ date }) => ({ item, date })),
-    );
-    const stays = draft.placed.filter(
-      (one) => one.date < today || isLocked(draft, one) || done.some((other) => isPair(one, other)),
-    );
-    const known = copied.filter(
-      ({ item, date }) =>
-        question.items.some(({ id }) => id === item) && !stays.some((one) => isPair(one, { item, date })),
-    );
-    change({ ...draft, placed: [...stays, ...known] });
-  };
   const status = isKept
     ? t("week.kept", { time: sayTime(week.kept?.at ?? "", week.zone), by: week.kept?.by ?? "" })
-    : optimal === null
+    : draft.optimal === null
       ? t("week.changed")
-      : t(optimal ? "week.proven" : "week.notProven");
+      : t(draft.optimal ? "week.proven" : "week.notProven");
   const nameOf = (id: string) => pieces.find(({ itemId }) => itemId === id)?.name ?? "";
 
   return (
@@ -144,7 +126,7 @@ function WeekPage({ week: loaded }: { week: WeekView }) {
                 {t("week.undo")}
               </button>
               {question.previous && (
-                <button type="button" className="btn" onClick={copyLast}>
+                <button type="button" className="btn" onClick={() => byHand(asLastWeek(week, draft))}>
                   {t("week.copy")}
                 </button>
               )}
@@ -201,12 +183,12 @@ function WeekPage({ week: loaded }: { week: WeekView }) {
               selected.date !== null && (selected.date < today || done.some((one) => isPair(one, selected)))
             }
             onMove={(to) => {
-              change(movedTo(draft, selected.item, selected.date, to));
+              byHand(movedTo(draft, selected.item, selected.date, to));
               setSelected({ item: selected.item, date: to });
             }}
-            onLock={() => selected.date !== null && change(lockTurned(draft, selected))}
+            onLock={() => selected.date !== null && byHand(lockTurned(draft, selected))}
             onOff={() => {
-              if (selected.date !== null) change(takenOff(draft, selected));
+              if (selected.date !== null) byHand(takenOff(draft, selected));
               setSelected(null);
             }}
             onClose={() => setSelected(null)}
@@ -244,7 +226,7 @@ function WeekPage({ week: loaded }: { week: WeekView }) {
                   heightM={week.heightM}
                   side={week.involvedSide}
                   mayChange={week.mayKeep}
-                  onDay={(part) => change(daySet(draft, day.date, part))}
+                  onDay={(part) => byHand(daySet(draft, day.date, part))}
                   onSelect={setSelected}
                 />
               );

@@ -1,7 +1,17 @@
 import { expect, it } from "vitest";
 import type { WeekView } from "~/contract/week";
 import { sayWeekWords } from "~/messages/say-week";
-import { daySet, draftOfWeek, isLocked, judged, lockTurned, movedTo, takenOff } from "./week-draft";
+import {
+  asLastWeek,
+  solvedTo,
+  daySet,
+  draftOfWeek,
+  isLocked,
+  judged,
+  lockTurned,
+  movedTo,
+  takenOff,
+} from "./week-draft";
 
 const dates = Array.from({ length: 7 }, (_, n) => `2026-03-${String(9 + n).padStart(2, "0")}`);
 const [monday = "", tuesday = ""] = dates;
@@ -15,6 +25,7 @@ const view = {
     done: [{ item: bridge, date: monday }],
   },
   placed: [{ item: clam, date: monday }],
+  optimal: null,
 } as unknown as WeekView;
 const draft = draftOfWeek(view);
 const a = { item: clam, date: monday };
@@ -56,4 +67,25 @@ it("is judged at once: too much for a day breaks, a shorter day too, and words h
     "Bridge once instead of twice",
     "Hip abductors on one day only",
   ]);
+});
+
+it("the planner's rest joins what lies behind; last week comes again where nothing stands, is done or locked", () => {
+  const solved = solvedTo(draft, { placed: [{ item: clam, date: tuesday }], optimal: true }, tuesday);
+  expect(solved.placed).toEqual([
+    { item: clam, date: tuesday },
+    { item: clam, date: monday },
+    { item: bridge, date: monday },
+  ]);
+  expect(solved.optimal).toBe(true);
+  const before = [
+    { item: clam, weekday: 2 },
+    { item: bridge, weekday: 1 },
+    { item: "01890a5d-ac96-774b-bcce-b302099a8059", weekday: 3 },
+  ];
+  const week = { ...view, today: monday, question: { ...view.question, previous: before } } as WeekView;
+  expect(asLastWeek(week, draft).placed).toEqual([
+    { item: bridge, date: monday },
+    { item: clam, date: tuesday },
+  ]);
+  expect(asLastWeek(week, lockTurned(draft, a)).placed).toContainEqual(a);
 });

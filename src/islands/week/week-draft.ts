@@ -1,5 +1,6 @@
 import type { WeekDayBody, WeekView } from "~/contract/week";
 import { judgeWeek, type JudgeWeekOutput } from "~/core/week/judge-week";
+import { weekdayOf } from "~/core/schedule/weekday";
 import type { Lock, Placed } from "~/core/week/week";
 
 /** A week as somebody moves it about. */
@@ -7,17 +8,20 @@ export interface WeekDraft {
   readonly days: readonly WeekDayBody[];
   readonly placed: readonly Placed[];
   readonly locks: readonly Lock[];
+  /** As the planner laid it: proven to be the best, or not; null once a hand has changed it. */
+  readonly optimal: boolean | null;
 }
 
 export const isPair = (a: Placed, b: Placed) => a.item === b.item && a.date === b.date;
 
 /** The week as it was read, with what was done in it. */
-export function draftOfWeek({ question, placed }: WeekView): WeekDraft {
+export function draftOfWeek({ question, placed, optimal }: WeekView): WeekDraft {
   const done = (question.done ?? []).filter((one) => !placed.some((other) => isPair(one, other)));
   return {
     days: question.days.map(({ places: _places, ...day }) => day),
     placed: [...placed, ...done],
     locks: question.locks ?? [],
+    optimal,
   };
 }
 
@@ -56,6 +60,35 @@ export const daySet = (draft: WeekDraft, date: string, part: Partial<WeekDayBody
   ...draft,
   days: draft.days.map((day) => (day.date === date ? { ...day, ...part } : day)),
 });
+
+/** The draft as the planner laid out the rest; what lies behind us stays as it was. */
+export function solvedTo(
+  draft: WeekDraft,
+  { placed, optimal }: { readonly placed: readonly Placed[]; readonly optimal: boolean },
+  today: string,
+): WeekDraft {
+  const behind = draft.placed.filter(
+    (one) => one.date < today && !placed.some((other) => isPair(other, one)),
+  );
+  return { ...draft, placed: [...placed, ...behind], optimal };
+}
+
+/** The draft laid out as last week, as far as it is still to come; what is behind us, done or locked stays. */
+export function asLastWeek({ question, today }: WeekView, draft: WeekDraft): WeekDraft {
+  const { previous = [], items, done = [] } = question;
+  const stays = draft.placed.filter(
+    (one) => one.date < today || isLocked(draft, one) || done.some((other) => isPair(one, other)),
+  );
+  const copied = previous.flatMap(({ item, weekday }) =>
+    draft.days
+      .filter(({ date }) => date >= today && weekdayOf(date) === weekday)
+      .map(({ date }) => ({ item, date })),
+  );
+  const added = copied.filter(
+    (pair) => items.some(({ id }) => id === pair.item) && !stays.some((one) => isPair(one, pair)),
+  );
+  return { ...draft, placed: [...stays, ...added] };
+}
 
 /** How the draft stands to the rules. */
 export function judged({ question }: WeekView, { days, placed, locks }: WeekDraft): JudgeWeekOutput {

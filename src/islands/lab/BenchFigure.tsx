@@ -83,7 +83,7 @@ export default function BenchFigure({ body, bench, held, left, onBench }: Props)
     legs: { w: ground("w"), o: bench.stance === "double" ? ground("o") : null },
   };
   return (
-    <div className="h-104 touch-none select-none" data-testid="bench-figure">
+    <div className="h-104 select-none" data-testid="bench-figure">
       <FigureDrawing
         body={lengths}
         figure={figure}

@@ -45,6 +45,11 @@ export default defineConfig({
         },
       },
       { resolve: { alias }, test: { name: "api", include: ["tests/api/**/*.test.ts"], ...withServers } },
+      // Whole episodes lived in the browser, weeks long: `npm run test:stories`, not part of `npm test`.
+      {
+        resolve: { alias },
+        test: { name: "stories", include: ["tests/stories/**/*.test.ts"], ...withServers },
+      },
       // Long faults: `npm run test:faults`, not part of `npm test`.
       {
         resolve: { alias },

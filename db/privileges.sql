@@ -14,6 +14,8 @@ GRANT SELECT, INSERT, UPDATE, DELETE ON intake_drafts TO {{app}};
 GRANT SELECT, INSERT, UPDATE, DELETE ON session_drafts TO {{app}};
 GRANT SELECT, INSERT, UPDATE, DELETE ON caseload_rows TO {{app}};
 GRANT SELECT, INSERT, UPDATE ON password_links TO {{app}};
+GRANT SELECT, INSERT, UPDATE ON phone_links TO {{app}};
+GRANT SELECT, INSERT, UPDATE ON phones TO {{app}};
 GRANT SELECT, INSERT, UPDATE, DELETE ON second_factors TO {{app}};
 GRANT SELECT, INSERT, UPDATE, DELETE ON recovery_codes TO {{app}};
 -- Facts: append only
@@ -59,3 +61,4 @@ GRANT SELECT, INSERT ON erasure_requests TO {{app}};
 GRANT SELECT, INSERT ON person_merges TO {{app}};
 GRANT SELECT, INSERT ON handovers TO {{app}};
 GRANT SELECT, INSERT ON weeks TO {{app}};
+GRANT SELECT, INSERT ON messages TO {{app}};

@@ -26,14 +26,20 @@ const suites = {
   unit: { says: "unit and reference tests", programs: [], build: false },
   api: { says: "API tests against MariaDB, two processes", programs: ["mariadb"], build: true },
   browser: { says: "browser tests in Chromium", programs: ["mariadb", "chromium"], build: true },
+  stories: {
+    says: "whole episodes, weeks long, lived in Chromium",
+    programs: ["mariadb", "chromium"],
+    build: true,
+  },
   faults: {
     says: "long faults: processes killed, whole mornings at once",
     programs: ["mariadb"],
     build: true,
   },
 };
-/** What `npm test` runs. */
-const usual = Object.keys(suites).filter((name) => name !== "faults");
+/** What `npm test` leaves to commands of their own. */
+const long = ["faults", "stories"];
+const usual = Object.keys(suites).filter((name) => !long.includes(name));
 
 function run(command, env = {}) {
   const [file, ...args] = command;

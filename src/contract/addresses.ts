@@ -84,6 +84,18 @@ export const addresses = {
   judgeCriterion: "POST /api/episodes/{id}/criterion-words",
   setPassing: "POST /api/episodes/{id}/passing",
 
+  readPhones: "GET /api/episodes/{id}/phones",
+  makePhoneLink: "POST /api/episodes/{id}/phones",
+  endPhones: "POST /api/episodes/{id}/phones-ended",
+  writeMessage: "POST /api/episodes/{id}/messages",
+
+  openPhone: "POST /api/phone/openings",
+  readPhone: "GET /api/phone",
+  forgetPhone: "POST /api/phone/forgotten",
+  tellSession: "POST /api/phone/sessions",
+  tellMorning: "POST /api/phone/mornings",
+  tellSignal: "POST /api/phone/signals",
+
   proposePlacing: "POST /api/intakes/placing",
   signIntake: "POST /api/intakes",
   listIntakeDrafts: "GET /api/intakes/drafts",

@@ -13,6 +13,8 @@ import * as library from "./library";
 import * as lifts from "./lifts";
 import * as measures from "./measures";
 import * as people from "./people";
+import * as phone from "./phone";
+import * as phones from "./phones";
 import * as plan from "./plan";
 import * as record from "./record";
 import * as staff from "./staff";
@@ -29,6 +31,8 @@ const rooms = {
   ...daily,
   ...record,
   ...people,
+  ...phone,
+  ...phones,
   ...plan,
   ...measures,
   ...lifts,

@@ -17,8 +17,8 @@ interface Parts<N extends EndpointName, Q, B, A, S> {
   readonly name: N;
   /** What it does, in a line: for the interface description. */
   readonly says: string;
-  /** Who may ask: these roles, everybody who is signed in, or anybody. */
-  readonly roles: readonly Role[] | "signed-in" | "anybody";
+  /** Who may ask: these roles, everybody who is signed in, a patient's own phone and nobody else, or anybody. */
+  readonly roles: readonly Role[] | "signed-in" | "phone" | "anybody";
   /** Parameters of the query, all of them text. */
   readonly query?: Q;
   readonly body?: B;

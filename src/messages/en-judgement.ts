@@ -144,6 +144,7 @@ export const judgement = {
   "evidence.wrong-place": "{date}: felt in the wrong place. It belongs here: {feltIn}. Cue first.",
   "evidence.wrong-place-again":
     "{date} and the time before: felt in the wrong place. Try another variant; it belongs here: {feltIn}.",
+  "evidence.not-watched": "{date}: done alone; nobody watched the form.",
   "evidence.cue-first":
     "Cue the knee first: a ball between leg and wall, or a band round the knees to press outward against.",
   "evidence.plan-contacts": "Ground contacts a day would be {now}; {most} at most for the whole plan.",

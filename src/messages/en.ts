@@ -8,6 +8,7 @@ import { lab } from "./en-lab";
 import { library } from "./en-library";
 import { lifts } from "./en-lifts";
 import { measures } from "./en-measures";
+import { phone } from "./en-phone";
 import { plan } from "./en-plan";
 import { people } from "./en-people";
 import { week } from "./en-week";
@@ -27,6 +28,7 @@ export const en = {
   ...library,
   ...lifts,
   ...measures,
+  ...phone,
   ...plan,
   ...people,
   ...week,

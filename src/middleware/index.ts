@@ -1,13 +1,14 @@
 import { defineMiddleware } from "astro:middleware";
 import { sessionCookie, whoHolds } from "~/server/auth/session";
 import { isDatabaseUnavailable } from "~/server/db/transaction";
+import { phoneCookie, whosePhone } from "~/server/phone/open-phone";
 import { log } from "~/server/http/log";
 import { originAllowed } from "~/server/http/origin";
 import { ApiProblem, databaseDown } from "~/server/http/problem";
 
 /** Answered without asking who is there, so that they work while the database is away. */
 const withoutSession = new Set(["/health", "/ready", "/unavailable"]);
-const openPages = new Set(["/sign-in", "/set-password", "/404"]);
+const openPages = new Set(["/sign-in", "/set-password", "/my", "/404"]);
 /** A view of one episode; what fails there is that record's, and is shown as that. */
 const episodePage = /^\/episodes\/([0-9a-f-]{36})(?:\/|$)/i;
 const isApi = (path: string) => path.startsWith("/api/");
@@ -44,6 +45,10 @@ async function answer(
     const token = context.cookies.get(sessionCookie)?.value;
     const staff = token ? await whoHolds(token) : null;
     if (staff) context.locals.staff = staff;
+    if (pathname.startsWith("/api/phone")) {
+      const phone = await whosePhone(context.cookies.get(phoneCookie)?.value);
+      if (phone) context.locals.phone = phone;
+    }
     if (isApi(pathname) || openPages.has(pathname)) return await next();
     if (!staff) return context.redirect(signInFrom(context.url), 303);
     return await next();

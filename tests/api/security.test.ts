@@ -33,6 +33,9 @@ describe("another clinic's ids answer 404, at every endpoint that takes one", ()
     locks: [],
   };
   const bodies: Record<string, () => object> = {
+    phones: () => ({}),
+    "phones-ended": () => ({ phoneId: null }),
+    messages: () => ({ id: uuid(), words: "Rest today" }),
     sessions: () => squeezeSession("fencer"),
     reports: () => ({ id: uuid(), trainingDate: "2026-03-08", pain: 1 }),
     decisions: () => ({ id: uuid(), itemId: squeezeOf("fencer"), expectedVersion: 1, action: "accept" }),

@@ -2,8 +2,10 @@ import { BaseSequencer, type TestSpecification } from "vitest/node";
 
 /** Files that take longest, longest first; begun last they would be waited for with a processor idle. */
 const slow = [
-  "four-weeks",
-  "second-life",
+  "by-hand",
+  "conditions",
+  "plan-and-catalogue",
+  "planned-week",
   "pathway-walks",
   "special-people",
   "lived-laws",
@@ -11,6 +13,7 @@ const slow = [
   "limited-lives",
   "lived-case",
   "views",
+  "patient-frame",
   "faults",
   "daily",
   "story",

@@ -10,7 +10,8 @@ import type { Body } from "~/core/pose/body";
 import { firstPrescription, type Variant } from "~/core/exercise/exercise";
 import type { Prescription } from "~/core/exercise/prescription";
 
-const heights = [1.45, 1.6, 1.75, 1.9, 2.05];
+/** The shortest, the middle and the tallest; `npm run test:seeds` asks of those between as well. */
+const heights = process.env["CASES_SEED"] === undefined ? [1.45, 1.75, 2.05] : [1.45, 1.6, 1.75, 1.9, 2.05];
 const toDegrees = 180 / Math.PI;
 
 /** Every setting a variant's ladders reach, one knob away from its own. */

@@ -16,9 +16,9 @@ import { arbitraryCase } from "~tests/builders/random-case";
 
 /**
  * What holds of every lived record, whatever happened in it: laws from the rules of decisions (common practice). `npm test` asks
- * a hundred records, `npm run test:lives` ten thousand.
+ * forty records, `npm run test:lives` ten thousand.
  */
-const lives = Number(process.env["LIVES"] ?? 100);
+const lives = Number(process.env["LIVES"] ?? 40);
 const seed = Number(process.env["SEED"] ?? 31);
 const atOnce = 100;
 const kept = new Map<string, DrawnDemandOrWhy>();

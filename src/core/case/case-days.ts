@@ -113,8 +113,12 @@ function dayOf(
 /** What one item's part of the training days was; days without it are left out. */
 export function itemDays(days: readonly CaseDay[], itemId: string): TrainingDay[] {
   return days.flatMap(({ date, sessions, painBefore, lastSessionAt, receivedAt, report, ...graded }) => {
-    const sets = sessions.flatMap((s) => s.items.filter((i) => i.itemId === itemId).flatMap((i) => i.sets));
+    const worked = sessions.flatMap(({ alone, items }) =>
+      items.filter((i) => i.itemId === itemId).map((i) => ({ alone, sets: i.sets })),
+    );
+    const sets = worked.flatMap((part) => part.sets);
     if (sets.length === 0) return [];
+    const alone = worked.every((part) => part.alone === true);
     return [
       {
         date,
@@ -122,6 +126,7 @@ export function itemDays(days: readonly CaseDay[], itemId: string): TrainingDay[
         ...(receivedAt === lastSessionAt ? {} : { receivedAt }),
         painBefore,
         sets,
+        ...(alone ? { alone } : {}),
         ...(report ? { report } : {}),
         ...graded,
       },
@@ -129,9 +134,10 @@ export function itemDays(days: readonly CaseDay[], itemId: string): TrainingDay[
   });
 }
 
-/** The latest report that came in time to count; a correction that came too late does not undo it. */
+/** The report said last of those that came in time to count; a correction that came too late does not undo it. */
 function reportThatCounts(reports: CaseFile["reports"], endedAt: string): NextDayReport | undefined {
-  const sorted = [...reports].sort((a, b) => Date.parse(a.receivedAt) - Date.parse(b.receivedAt));
+  const said = ({ occurredAt, receivedAt }: NextDayReport) => Date.parse(occurredAt ?? receivedAt);
+  const sorted = [...reports].sort((a, b) => said(a) - said(b));
   const found = sorted.filter((r) => isInTime(r, endedAt)).at(-1) ?? sorted.at(-1);
   if (!found) return undefined;
   const { id, trainingDate, voided, ...report } = found;

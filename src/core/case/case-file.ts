@@ -74,6 +74,8 @@ export const CaseSession = Type.Object(
     supersedes: Type.Optional(id),
     /** The muscles were still sore from the last training day. */
     stillSore: Type.Optional(Type.Boolean()),
+    /** Done at home or in a gym with nobody of the clinic there: nobody watched the form. */
+    alone: Type.Optional(Type.Boolean()),
     /** It was written into the wrong record, or never was so: it stays, and is judged no more. */
     voided: Type.Optional(Voided),
     items: Type.Array(Type.Object({ itemId: id, sets: Type.Array(SetRecord, { minItems: 1 }) }, closed)),

@@ -22,6 +22,7 @@ export const notes: readonly Note[] = [
   { code: "force-above", asks: false, seen: forceAbove },
   { code: "other-side-short", asks: false, seen: otherSideShort },
   { code: "fear-exposure", asks: false, seen: fearExposure },
+  { code: "not-watched", asks: false, seen: notWatched },
   { code: "ceiling", asks: true, seen: ceilings },
 ];
 
@@ -67,4 +68,11 @@ function fearExposure(view: RecordView): Evidence[] {
   if (!last?.fear || last.painDuring > 0) return [];
   const change = moreSupport(view) ?? lessRange(view);
   return change ? [evidence("fear-exposure", { knob: change.knob, to: change.to }, last.date)] : [];
+}
+
+/** The last day was done alone: that no fault is told does not say that there was none. */
+function notWatched({ days, input }: RecordView): Evidence[] {
+  const last = days.at(-1);
+  const done = input.trainingDays.find(({ date }) => date === last?.date);
+  return done?.alone ? [evidence("not-watched", {}, done.date)] : [];
 }

@@ -1,7 +1,7 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { Dose } from "./dose";
 import { oneOf } from "~/core/schema/one-of";
-import { tempoSeconds } from "./tempo";
+import { setSeconds } from "./set-seconds";
 
 const sides = oneOf(
   ["both-together", "each-side", "one-side"],
@@ -28,7 +28,6 @@ export const DoseMinutesOutput = Type.Object({
 export type DoseTime = Static<typeof DoseMinutesOutput>;
 
 const usualChangeOver = 5;
-const contactsPerSecond = 2;
 
 /**
  * How long a dose takes, computed from itself with every range at its top: work = sets × (reps × tempo, with a
@@ -46,24 +45,17 @@ const contactsPerSecond = 2;
 export function doseMinutes(input: Static<typeof DoseMinutesInput>): DoseTime {
   const { dose } = input;
   const changeOver = input.changeOverSeconds ?? usualChangeOver;
-  const setSeconds = secondsOfOneSet(dose);
+  const ofOneSet = setSeconds(dose);
   const bouts = dose.boutsPerDay ?? 1;
-  const perSide = bouts * dose.sets * setSeconds;
+  const perSide = bouts * dose.sets * ofOneSet;
   const contactsPerSide = bouts * dose.sets * (dose.contacts?.top ?? 0);
   const gaps = dose.sets - 1;
   if (input.sides !== "each-side") return total(perSide, bouts * gaps * dose.restSeconds, contactsPerSide);
   const rest =
     dose.alternateSides === false
       ? 2 * gaps * dose.restSeconds + changeOver
-      : (2 * dose.sets - 1) * changeOver + gaps * Math.max(0, dose.restSeconds - setSeconds - 2 * changeOver);
+      : (2 * dose.sets - 1) * changeOver + gaps * Math.max(0, dose.restSeconds - ofOneSet - 2 * changeOver);
   return total(2 * perSide, bouts * rest, 2 * contactsPerSide);
-}
-
-function secondsOfOneSet({ reps, hold, contacts, minutes, tempo, halfwayPauseSeconds }: Dose): number {
-  if (reps) return reps.top * (tempoSeconds(tempo) + (halfwayPauseSeconds ?? 0) + (hold?.top ?? 0));
-  if (hold) return hold.top;
-  if (contacts) return contacts.top / contactsPerSecond;
-  return (minutes ?? 0) * 60;
 }
 
 function total(workSeconds: number, restSeconds: number, contacts: number): DoseTime {

@@ -74,6 +74,8 @@ export const otherLoads = ["none", "some", "much"] as const;
 export const NextDayReport = Type.Object(
   {
     receivedAt: Type.String({ format: "date-time" }),
+    /** When it was said, where it reached the record later; whether it came in time is a matter of its arrival. */
+    occurredAt: Type.Optional(Type.String({ format: "date-time" })),
     pain: Pain,
     stiffnessMinutes: Type.Optional(Type.Integer({ minimum: 0, maximum: 600 })),
     swelling: Type.Optional(oneOf(swellings)),
@@ -95,6 +97,8 @@ export const TrainingDay = Type.Object(
     receivedAt: Type.Optional(Type.String({ format: "date-time" })),
     painBefore: Pain,
     sets: Type.Array(SetRecord, { maxItems: 60 }),
+    /** All of it was done with nobody of the clinic there: what is not said of the form was not seen. */
+    alone: Type.Optional(Type.Boolean()),
     report: Type.Optional(NextDayReport),
     /** When the next session noted that the muscles were still sore from this day. */
     stillSoreAt: Type.Optional(Type.String({ format: "date-time" })),

@@ -8,6 +8,7 @@ import type { MipSession, OpenSolver } from "./mip";
 import { costOf, shortfalls } from "./soft-rules";
 import { Placed, weekFields, type WeekItem, type WeekQuestion } from "./week";
 import { weekConflict, type Clash } from "./week-conflict";
+import { plainWeek } from "./plain-week";
 import { weekModel, type WeekModel } from "./week-model";
 import { sayBreach, sayDay } from "./words";
 
@@ -79,7 +80,14 @@ export async function planWeek(
   const deadline = now() + secondsLimit * 1000;
   try {
     const { values, optimal } = await solved(session, model, done, () => (deadline - now()) / 1000);
-    const week = values ? laidWeek(question, placements(done, model, values)) : fixed;
+    const list = values
+      ? placements(done, model, values)
+      : plainWeek(
+          question,
+          locks.on.map((cell) => placedAt(done, cell)),
+          barred,
+        );
+    const week = laidWeek(question, list);
     return { ...outcome(week), optimal };
   } finally {
     await session.close();

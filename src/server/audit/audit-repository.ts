@@ -1,18 +1,19 @@
 import type { RowDataPacket } from "mysql2";
 import { v7 as uuid } from "uuid";
 import type { AuditLine } from "~/contract/trust";
+import { t } from "~/messages/say";
 import { fromDatabaseTime, toDatabaseTime, type Queryable } from "~/server/db/connection";
 
 /** Notes who read or changed what, and of whose episode: ids only. */
 export async function writeAudit(
   db: Queryable,
-  who: { clinicId: string; staffId: string },
+  who: { clinicId: string; staffId: string | null; phoneId?: string },
   what: { action: string; kind: string; id: string | null; episodeId?: string },
   at: string,
 ): Promise<void> {
   await db.execute(
-    `INSERT INTO audit_log (clinic_id, id, at, staff_id, action, object_kind, object_id, episode_id)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+    `INSERT INTO audit_log (clinic_id, id, at, staff_id, action, object_kind, object_id, episode_id, phone_id)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
     [
       who.clinicId,
       uuid(),
@@ -22,6 +23,7 @@ export async function writeAudit(
       what.kind,
       what.id,
       what.episodeId ?? null,
+      who.phoneId ?? null,
     ],
   );
 }
@@ -50,7 +52,7 @@ export async function findAudit(
       : [["(a.at, a.id) < (?, ?)", [toDatabaseTime(before.at), before.id]] as [string, unknown[]]]),
   ];
   const [rows] = await db.query<RowDataPacket[]>(
-    `SELECT a.id, a.at, a.action, a.object_kind, a.episode_id, s.name AS by_name, p.given_name, p.family_name
+    `SELECT a.id, a.at, a.action, a.object_kind, a.episode_id, a.phone_id, s.name AS by_name, p.given_name, p.family_name
        FROM audit_log a
        LEFT JOIN staff s ON s.clinic_id = a.clinic_id AND s.id = a.staff_id
        LEFT JOIN episodes e ON e.clinic_id = a.clinic_id AND e.id = a.episode_id
@@ -62,7 +64,7 @@ export async function findAudit(
   return rows.map((row) => ({
     id: String(row["id"]),
     at: fromDatabaseTime(String(row["at"])),
-    by: String(row["by_name"] ?? ""),
+    by: row["phone_id"] === null ? String(row["by_name"] ?? "") : t("record.onPhone"),
     action: String(row["action"]),
     kind: String(row["object_kind"]),
     episodeId: row["episode_id"] as string | null,

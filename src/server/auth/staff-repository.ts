@@ -1,6 +1,6 @@
 import type { ResultSetHeader, RowDataPacket } from "mysql2";
 import { usualPreferences, type Preferences } from "~/contract/account";
-import type { Calls } from "~/contract/clinic";
+import { callsOf, callsOfClinic } from "~/server/clinic/calls-repository";
 import type { Role } from "~/contract/roles";
 import { fromDatabaseJson, fromDatabaseTime, toDatabaseTime, type Queryable } from "~/server/db/connection";
 import type { StaffContext } from "~/server/staff-context";
@@ -49,8 +49,8 @@ export async function findSession(
   limits: { seenSince: string; createdSince: string },
 ): Promise<{ staff: StaffContext; lastSeenAt: string } | null> {
   const [rows] = await db.execute<RowDataPacket[]>(
-    `SELECT s.clinic_id, s.id, s.name, s.email, s.role, s.preferences, c.name AS clinic_name, c.zone, c.call_whom, t.last_seen_at,
-            (SELECT w.calls FROM call_settings w WHERE w.clinic_id = c.id ORDER BY w.at DESC, w.id DESC LIMIT 1) AS calls
+    `SELECT s.clinic_id, s.id, s.name, s.email, s.role, s.preferences, c.name AS clinic_name, c.zone, t.last_seen_at,
+            ${callsOfClinic}
        FROM staff_sessions t
        JOIN staff s ON s.clinic_id = t.clinic_id AND s.id = t.staff_id
        JOIN clinics c ON c.id = t.clinic_id
@@ -71,18 +71,10 @@ export async function findSession(
       role: row["role"] as Role,
       clinicName: row["clinic_name"],
       zone: row["zone"],
-      calls: row["calls"] === null ? forAll(row["call_whom"]) : fromDatabaseJson<Calls>(row["calls"]),
+      calls: callsOf(row),
     },
   };
 }
-
-/** A clinic that has set nothing has one sentence for every urgency. */
-const forAll = (words: string): Calls => ({
-  emergency: words,
-  "same-day": words,
-  soon: words,
-  review: words,
-});
 
 export async function touchSession(db: Queryable, tokenHash: Buffer, at: string): Promise<void> {
   await db.execute("UPDATE staff_sessions SET last_seen_at = ? WHERE token_hash = ?", [

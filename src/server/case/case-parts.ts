@@ -13,7 +13,7 @@ export type Read<N extends FactName> = FactRead<ColumnsOf<N>>;
 /** The kinds of facts that every case is made of. */
 type CaseFact = Exclude<
   FactName,
-  "visits" | "documents" | "intakes" | "identityChanges" | "merges" | "handovers" | "weeks"
+  "visits" | "documents" | "intakes" | "identityChanges" | "merges" | "handovers" | "weeks" | "messages"
 >;
 const isCaseFact = (name: FactName): name is CaseFact => facts[name].inCase;
 

@@ -4,13 +4,14 @@ import { now } from "~/server/clock";
 import { pool, type Queryable } from "~/server/db/connection";
 import { notFound } from "~/server/http/problem";
 import type { StaffContext } from "~/server/staff-context";
+import type { Reader, Writer } from "~/server/writer";
 import { loadCases } from "./case-loader";
 import { findEpisode } from "./episode-repository";
 import type { LoadedCase } from "./make-case";
 import { unreadable } from "./unreadable";
 
 /** What pages have loaded already, each for itself. */
-const ofPages = new WeakMap<StaffContext, Map<string, Promise<LoadedCase>>>();
+const ofPages = new WeakMap<Reader, Map<string, Promise<LoadedCase>>>();
 
 /** The same person, for whom a page that only reads loads an episode once, however many of its parts show it. */
 export function forOnePage(staff: StaffContext): StaffContext {
@@ -20,34 +21,34 @@ export function forOnePage(staff: StaffContext): StaffContext {
 }
 
 /**
- * Loads an episode of the signed-in clinic.
+ * Loads an episode of the clinic that asks.
  *
  * @throws ApiProblem 404, also for another clinic's id; 500 `unreadable-record` for one that cannot be put together
  */
 export function loadEpisode(
-  staff: StaffContext,
+  reader: Reader,
   id: string,
   db: Queryable = pool(),
   asOf = now(),
 ): Promise<LoadedCase> {
-  const ofPage = ofPages.get(staff);
+  const ofPage = ofPages.get(reader);
   const kept = ofPage?.get(id);
   if (kept) return kept;
-  const loading = loadAnew(staff, id, db, asOf);
+  const loading = loadAnew(reader, id, db, asOf);
   ofPage?.set(id, loading);
   return loading;
 }
 
-async function loadAnew(staff: StaffContext, id: string, db: Queryable, asOf: string): Promise<LoadedCase> {
+async function loadAnew(reader: Reader, id: string, db: Queryable, asOf: string): Promise<LoadedCase> {
   if (!isUuid(id)) throw notFound();
-  const head = await findEpisode(db, staff.clinicId, id);
+  const head = await findEpisode(db, reader.clinicId, id);
   if (!head) throw notFound();
-  const [loaded] = await loadCases(db, staff.clinicId, staff.zone, [head], asOf);
+  const [loaded] = await loadCases(db, reader.clinicId, reader.zone, [head], asOf);
   if (!loaded) throw unreadable("Nothing can be shown.");
   return loaded;
 }
 
 /** Notes in the audit log that somebody read of an episode. */
-export async function noteRead(staff: StaffContext, id: string, action: string): Promise<void> {
-  await writeAudit(pool(), staff, { action, kind: "episode", id, episodeId: id }, now());
+export async function noteRead(reader: Writer, id: string, action: string): Promise<void> {
+  await writeAudit(pool(), reader, { action, kind: "episode", id, episodeId: id }, now());
 }

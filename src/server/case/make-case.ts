@@ -111,7 +111,7 @@ export function madeOf(
     arrangements: parts.arrangements.map((signed) => without(signed, "by")),
     sessions: sessionsOf(parts).map((session) => ({ ...session, ...voidedOf("session", session) })),
     reports: parts.reports.map((report) => ({
-      ...without(report, "by", "occurredAt"),
+      ...without(report, "by", ...(report.occurredAt === report.receivedAt ? (["occurredAt"] as const) : [])),
       ...voidedOf("report", report),
     })),
     results: parts.results.map((result) => ({

@@ -2,6 +2,17 @@ import type { RowDataPacket } from "mysql2";
 import type { Calls } from "~/contract/clinic";
 import { fromDatabaseJson, toDatabaseTime, type Queryable } from "~/server/db/connection";
 
+/** Columns that say whom a clinic `c` calls, for `callsOf`. */
+export const callsOfClinic = `c.call_whom,
+            (SELECT w.calls FROM call_settings w WHERE w.clinic_id = c.id ORDER BY w.at DESC, w.id DESC LIMIT 1) AS calls`;
+
+/** Whom a clinic calls; one that has set nothing has one sentence for every urgency. */
+export function callsOf(row: RowDataPacket): Calls {
+  if (row["calls"] !== null) return fromDatabaseJson<Calls>(row["calls"]);
+  const words = String(row["call_whom"]);
+  return { emergency: words, "same-day": words, soon: words, review: words };
+}
+
 /** The setting with this id, or null. */
 export async function findCalls(db: Queryable, clinicId: string, id: string): Promise<Calls | null> {
   const [rows] = await db.execute<RowDataPacket[]>(

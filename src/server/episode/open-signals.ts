@@ -15,7 +15,7 @@ export const takenBackWithinMs = 60_000;
 /** Stop signals of the person that nobody has cleared, the latest first. */
 export function openSignals(
   { file, parts }: LoadedSignals,
-  { name }: Pick<StaffContext, "name">,
+  { name }: Partial<Pick<StaffContext, "name">>,
 ): OpenSignal[] {
   const nameOf = (exerciseId: string | undefined) =>
     file.exercises.find((exercise) => exercise.id === exerciseId)?.name ?? null;

@@ -15,6 +15,7 @@ import { intakes } from "./intakes";
 import { items } from "./items";
 import { lifts } from "./lifts";
 import { merges } from "./merges";
+import { messages } from "./messages";
 import { passings } from "./passings";
 import { prescriptions } from "./prescriptions";
 import { reports } from "./reports";
@@ -65,6 +66,7 @@ export const facts = {
   merges,
   handovers,
   weeks,
+  messages,
 };
 
 export type FactName = keyof typeof facts;

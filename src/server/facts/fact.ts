@@ -42,6 +42,8 @@ export interface FactDefinition<C extends Columns = Columns> {
   readonly whileResting?: boolean;
   /** Roles that may append it by a request of theirs; absent where it only comes along with another fact. */
   readonly appendedBy?: readonly Role[];
+  /** True for what a patient's own phone may append too; then its column of who wrote it is empty, and the phone is named. */
+  readonly fromPhones?: boolean;
   /** Other kinds that a request which appends this one may append as well. */
   readonly bringsAlong?: readonly string[];
   /** The facts of this kind that a case file holds. */

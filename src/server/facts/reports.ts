@@ -22,6 +22,7 @@ export const reports = fact({
   order: ["received_at", "id"],
   inCase: true,
   appendedBy: recordingRoles,
+  fromPhones: true,
   ofCase: (file) =>
-    file.reports.map(({ voided: _voided, ...report }) => ({ ...report, occurredAt: report.receivedAt })),
+    file.reports.map(({ voided: _voided, ...report }) => ({ occurredAt: report.receivedAt, ...report })),
 });

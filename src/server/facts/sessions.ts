@@ -16,12 +16,14 @@ export const sessions = fact({
     otherLoad: optional(text<(typeof otherLoads)[number]>("other_load")),
     footwear: optional(text<(typeof footwears)[number]>("footwear")),
     stillSore: optional(flag("still_sore")),
+    alone: optional(flag("alone")),
   },
   by: "recorded_by",
   order: ["occurred_at", "id"],
   inCase: true,
   ofPerson: true,
   appendedBy: recordingRoles,
+  fromPhones: true,
   bringsAlong: ["sets", "items", "prescriptions", "endings"],
   ofCase: (file) =>
     file.sessions.map(({ items: _sets, voided: _voided, ...session }) => ({

@@ -19,6 +19,7 @@ export const signals = fact({
   inCase: true,
   whileResting: true,
   appendedBy: recordingRoles,
+  fromPhones: true,
   ofPerson: true,
   ofCase: (file) =>
     (file.signals ?? [])

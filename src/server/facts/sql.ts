@@ -1,12 +1,12 @@
 import type { RowDataPacket } from "mysql2";
 import type { Queryable } from "~/server/db/connection";
+import { t } from "~/messages/say";
+import type { Writer } from "~/server/writer";
 import type { Columns, FactDefinition, FactOf } from "./fact";
 
 /** Who writes a fact into which episode, and when. */
-export interface Writing {
-  readonly clinicId: string;
+export interface Writing extends Pick<Writer, "clinicId" | "staffId" | "phoneId"> {
   readonly episodeId: string;
-  readonly staffId: string;
   readonly at: string;
 }
 
@@ -27,13 +27,19 @@ export async function readFacts<C extends Columns>(
   const facts = new Map<string, FactRead<C>[]>();
   for (const row of rows) {
     const episodeId = String(row["episode_id"]);
-    const found = { ...fieldsOf(definition.columns, row), by: String(row["by_name"] ?? "") } as FactRead<C>;
+    const found = { ...fieldsOf(definition.columns, row), by: writerOf(definition, row) } as FactRead<C>;
     const list = facts.get(episodeId);
     if (list) list.push(found);
     else facts.set(episodeId, [found]);
   }
   return facts;
 }
+
+const writerOf = (
+  { by, fromPhones }: Pick<FactDefinition, "by" | "fromPhones">,
+  row: RowDataPacket,
+): string =>
+  by && fromPhones && row["by_name"] === null ? t("record.onPhone") : String(row["by_name"] ?? "");
 
 /** The fields of a fact from a row that has them under their column names. */
 function fieldsOf(columns: Columns, row: RowDataPacket): object {
@@ -49,7 +55,7 @@ function selectOf({ table, columns, by, order, through }: FactDefinition): strin
   const owner = through ? "o" : "t";
   const joins = [
     ...(through ? [`JOIN ${through.table} o ON o.clinic_id = t.clinic_id AND o.id = t.${through.key}`] : []),
-    ...(by ? [`JOIN staff s ON s.clinic_id = t.clinic_id AND s.id = t.${by}`] : []),
+    ...(by ? [`LEFT JOIN staff s ON s.clinic_id = t.clinic_id AND s.id = t.${by}`] : []),
   ];
   return `SELECT ${owner}.episode_id, ${names.join(", ")}${by ? ", s.name AS by_name" : ""}
             FROM ${table} t ${joins.join(" ")}
@@ -61,7 +67,7 @@ function selectOf({ table, columns, by, order, through }: FactDefinition): strin
 export async function appendFacts<C extends Columns>(
   db: Queryable,
   w: Writing,
-  { table, columns, by, through }: FactDefinition<C>,
+  { table, columns, by, through, fromPhones }: FactDefinition<C>,
   facts: readonly FactOf<C>[],
 ): Promise<void> {
   if (facts.length === 0) return;
@@ -71,6 +77,7 @@ export async function appendFacts<C extends Columns>(
     ...(through ? [] : ["episode_id"]),
     ...fields.map(([, { name }]) => name),
     ...(by ? [by] : []),
+    ...(fromPhones ? ["phone_id"] : []),
   ];
   const rows = facts.map((given) => [
     w.clinicId,
@@ -80,6 +87,7 @@ export async function appendFacts<C extends Columns>(
       return value === undefined ? null : toDatabase(value);
     }),
     ...(by ? [w.staffId] : []),
+    ...(fromPhones ? [w.phoneId ?? null] : []),
   ]);
   await db.query(`INSERT INTO ${table} (${names.join(", ")}) VALUES ?`, [rows]);
 }

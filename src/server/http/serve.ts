@@ -12,6 +12,8 @@ import {
 import { check } from "~/core/schema/check";
 import type { Checked } from "~/core/schema/field-problem";
 import { isUuid } from "~/core/schema/formats";
+import { t } from "~/messages/say";
+import type { PhoneContext } from "~/server/phone-context";
 import type { StaffContext } from "~/server/staff-context";
 import { isDatabaseUnavailable } from "~/server/db/transaction";
 import { log } from "./log";
@@ -27,28 +29,43 @@ export type Asked<E extends Endpoint> = PathOf<E> & {
   readonly context: APIContext;
 };
 
+/** The same, asked by a patient's own phone. */
+export type AskedByPhone<E extends Endpoint> = Omit<Asked<E>, "staff"> & { readonly phone: PhoneContext };
+
 /**
  * The route of an endpoint of the contract: who may ask, what is asked, in what form, and the answer's code are all read
  * from its definition; the service does the rest.
  */
-export function serve<E extends Endpoint>(
+export const serve = <E extends Endpoint>(
   wire: E,
   service: (asked: Asked<E>) => AnswerOf<E> | Promise<AnswerOf<E>>,
+): APIRoute => route(wire, (context) => ({ staff: allowed(wire, context) }), service);
+
+/** The route of an endpoint that answers a patient's own phone and nobody else. */
+export const serveToPhone = <E extends Endpoint>(
+  wire: E,
+  service: (asked: AskedByPhone<E>) => AnswerOf<E> | Promise<AnswerOf<E>>,
+): APIRoute => route(wire, (context) => ({ phone: phoneThatAsks(wire, context) }), service);
+
+function route<E extends Endpoint, A>(
+  wire: E,
+  who: (context: APIContext) => object,
+  service: (asked: A) => AnswerOf<E> | Promise<AnswerOf<E>>,
 ): APIRoute {
   const { path } = addressOf(wire.name);
   const fits = wire.body && validator(wire.body);
   return answered(async (context) => {
-    const staff = allowed(wire, context);
+    const asking = who(context);
     const params = pathValues(context);
     if (path.includes("{id}") && !isUuid(params["id"] ?? "")) throw notFound();
     const asked = {
       ...params,
-      staff,
+      ...asking,
       query: wire.query ? checkedQuery(wire.query, context.url) : {},
       body: fits ? sound(fits(await readJson(context.request, wire.limit ?? usualLimit))) : undefined,
       context,
     };
-    return json(await service(asked as unknown as Asked<E>), wire);
+    return json(await service(asked as A), wire);
   });
 }
 
@@ -79,15 +96,26 @@ export function json(
   });
 }
 
-/** Who is asking, if they may. @throws ApiProblem 401 or 403 */
+/**
+ * Who of the clinic is asking, if they may. Somebody of the clinic and a patient's phone are two kinds: what is for the one is
+ * closed to the other, whatever else comes with the request.
+ *
+ * @throws ApiProblem 401 or 403
+ */
 function allowed({ roles }: Endpoint, { locals: { staff } }: APIContext): StaffContext | undefined {
   if (roles === "anybody") return staff;
-  if (!staff) throw new ApiProblem(401, "not-signed-in", "Sign in first.");
+  if (!staff || roles === "phone") throw new ApiProblem(401, "not-signed-in", "Sign in first.");
   if (roles === "signed-in" || roles.includes(staff.role)) return staff;
   const title = roles.includes("clinician")
     ? "Your role may not sign this. Ask a clinician."
     : "Only the clinic's lead may set this.";
   throw new ApiProblem(403, "role", title);
+}
+
+/** The phone that asks. @throws ApiProblem 401 where none does, or what it asks is not for phones */
+function phoneThatAsks({ roles }: Endpoint, { locals: { phone } }: APIContext): PhoneContext {
+  if (!phone || roles !== "phone") throw new ApiProblem(401, "phone-not-open", t("phone.notOpen"));
+  return phone;
 }
 
 /** Ids are compared as the database gives them: in small letters. */

@@ -25,7 +25,7 @@ export async function findReceipt(db: Queryable, clinicId: string, id: string): 
 
 export async function keepReceipt(
   db: Queryable,
-  who: { clinicId: string; staffId: string },
+  who: { clinicId: string; staffId: string | null },
   receipt: Receipt & { readonly id: string },
   at: string,
 ): Promise<void> {

@@ -1,7 +1,7 @@
 import { episodeState } from "~/core/episode/episode-turn";
 import { t } from "~/messages/say";
 import { writeAudit } from "~/server/audit/audit-repository";
-import type { StaffContext } from "~/server/staff-context";
+import type { Writer } from "~/server/writer";
 import { projectQuietly } from "~/server/caseload/project-caseload";
 import { now } from "~/server/clock";
 import { pool, type Connection } from "~/server/db/connection";
@@ -36,6 +36,8 @@ export interface Fact {
   readonly of: FactName;
   readonly action: string;
   readonly body: { readonly id: string };
+  /** It happened whether the episode rests or not: what came late from a phone is not lost. */
+  readonly evenResting?: boolean;
 }
 
 /**
@@ -47,36 +49,37 @@ export interface Fact {
  * @throws ApiProblem 409 when the id was used for something else, or for the same with other content
  */
 export async function writeInto<A>(
-  staff: StaffContext,
+  writer: Writer,
   episodeId: string,
-  { of, action, body }: Fact,
+  { of, action, body, evenResting }: Fact,
   append: (scope: WriteScope) => Promise<void>,
   view: (loaded: LoadedCase) => A,
 ): Promise<{ repeated: boolean; seen: A }> {
   const at = now();
   const sent: Sent = { id: body.id.toLowerCase(), kind: of, episodeId, body };
   const isOfPerson = facts[of].ofPerson === true;
-  const ofPerson = isOfPerson ? await episodesOfPerson(pool(), staff.clinicId, episodeId) : [];
+  const ofPerson = isOfPerson ? await episodesOfPerson(pool(), writer.clinicId, episodeId) : [];
   const written = await inTransaction(async (db) => {
-    await lockHeads(db, staff.clinicId, ofPerson);
-    const head = await lockEpisode(db, staff.clinicId, episodeId);
+    await lockHeads(db, writer.clinicId, ofPerson);
+    const head = await lockEpisode(db, writer.clinicId, episodeId);
     if (!head) throw notFound();
-    if (await isWritten(db, staff, sent, of)) return null;
-    if (facts[of].whileResting !== true) refuseWhileResting(head);
-    const [loaded] = await loadCases(db, staff.clinicId, staff.zone, [head], at);
+    if (await isWritten(db, writer, sent, of)) return null;
+    if (facts[of].whileResting !== true && evenResting !== true) refuseWhileResting(head);
+    const [loaded] = await loadCases(db, writer.clinicId, writer.zone, [head], at);
     if (!loaded) throw unreadable("Nothing was saved.");
-    const writing: Writing = { clinicId: staff.clinicId, staffId: staff.staffId, episodeId, at };
+    const { clinicId, staffId, phoneId } = writer;
+    const writing: Writing = { clinicId, staffId, episodeId, at, ...(phoneId ? { phoneId } : {}) };
     await append({ db, writing, loaded });
-    await keepReceipt(db, staff, sent, at);
-    await bumpVersion(db, staff.clinicId, episodeId);
-    if (isOfPerson) await bumpSiblings(db, staff.clinicId, head.personId, episodeId);
-    await writeAudit(db, staff, { action, kind: facts[of].table, id: body.id, episodeId }, at);
-    const { after, keep } = await reloadAfter(db, staff.clinicId, loaded, of);
+    await keepReceipt(db, writer, sent, at);
+    await bumpVersion(db, writer.clinicId, episodeId);
+    if (isOfPerson) await bumpSiblings(db, writer.clinicId, head.personId, episodeId);
+    await writeAudit(db, writer, { action, kind: facts[of].table, id: body.id, episodeId }, at);
+    const { after, keep } = await reloadAfter(db, writer.clinicId, loaded, of);
     return { keep, after, seen: shown(view, after, loaded) };
   });
-  if (!written) return { repeated: true, seen: view(await loadEpisode(staff, episodeId)) };
+  if (!written) return { repeated: true, seen: view(await loadEpisode(writer, episodeId)) };
   written.keep();
-  await projectQuietly(staff.clinicId, [written.after]);
+  await projectQuietly(writer.clinicId, [written.after]);
   if (!written.seen) throw unreadable("It was saved.");
   return { repeated: false, seen: written.seen.value };
 }
@@ -89,9 +92,9 @@ function refuseWhileResting(head: EpisodeHead): void {
 }
 
 /** Whether this has been written before; what was written before there were receipts counts by its id alone. */
-async function isWritten(db: Connection, staff: StaffContext, sent: Sent, of: FactName): Promise<boolean> {
-  if (await isKnownTwin(db, staff.clinicId, sent)) return true;
-  const owner = await episodeOfFact(db, facts[of], staff.clinicId, sent.id);
+async function isWritten(db: Connection, writer: Writer, sent: Sent, of: FactName): Promise<boolean> {
+  if (await isKnownTwin(db, writer.clinicId, sent)) return true;
+  const owner = await episodeOfFact(db, facts[of], writer.clinicId, sent.id);
   if (owner !== null && owner !== sent.episodeId)
     throw new ApiProblem(409, "id-in-use", "This id belongs to another record.");
   return owner !== null;

@@ -65,6 +65,7 @@ export const evidenceCodes = [
   "wrong-place-again",
   "plan-contacts",
   "cue-first",
+  "not-watched",
 ] as const;
 
 export const EvidenceCode = oneOf(evidenceCodes);

@@ -1,0 +1,99 @@
+import { Type, type Static } from "@sinclair/typebox";
+import { Pain } from "~/core/response/pain-response";
+import { oneOf } from "~/core/schema/one-of";
+import { endpoint, smallLimit } from "./endpoint";
+import { closed, instant, orNull, PersonName, uuid, written } from "./fields";
+import { PhoneMessage } from "./phone";
+import { recordingRoles, signingRoles } from "./roles";
+
+/** A phone as the clinic sees it. */
+export const KnownPhone = Type.Object(
+  {
+    id: uuid,
+    openedAt: instant,
+    seenAt: instant,
+    endedAt: orNull(instant),
+    endedBy: orNull(oneOf(["patient", "clinic"])),
+  },
+  closed,
+);
+
+/** What the clinic sees of a patient's phones. */
+export const PhonesView = Type.Object(
+  {
+    episodeId: uuid,
+    person: PersonName,
+    zone: Type.String(),
+    phones: Type.Array(KnownPhone),
+    /** A link that can still be opened, and until when. */
+    openUntil: orNull(instant),
+    messages: Type.Array(PhoneMessage),
+    /** What came from phones lately: a day's work, a morning, a sign; with when it happened and when it arrived. */
+    told: Type.Array(
+      Type.Object(
+        {
+          kind: oneOf(["session", "report", "signal"]),
+          occurredAt: instant,
+          receivedAt: instant,
+          pain: orNull(Pain),
+        },
+        closed,
+      ),
+    ),
+    mayWrite: Type.Boolean(),
+  },
+  closed,
+);
+export type PhonesView = Static<typeof PhonesView>;
+
+export const PhoneLink = Type.Object(
+  { token: Type.String(), code: Type.String(), expiresAt: instant, phones: PhonesView },
+  closed,
+);
+export type PhoneLink = Static<typeof PhoneLink>;
+
+/** One phone, or all phones and links. */
+export const PhonesEndedBody = Type.Object({ phoneId: orNull(uuid) }, closed);
+export type PhonesEndedBody = Static<typeof PhonesEndedBody>;
+
+export const MessageBody = Type.Object(
+  { id: uuid, words: Type.String({ minLength: 2, maxLength: 400, pattern: "\\S" }) },
+  closed,
+);
+export type MessageBody = Static<typeof MessageBody>;
+
+export const MessageWritten = Type.Object({ ...written, phones: PhonesView }, closed);
+export type MessageWritten = Static<typeof MessageWritten>;
+
+export const readPhones = endpoint({
+  name: "readPhones",
+  says: "The phones on which a patient's plan was opened, and what came from them",
+  roles: "signed-in",
+  answer: PhonesView,
+});
+
+export const makePhoneLink = endpoint({
+  name: "makePhoneLink",
+  says: "Make a link and a code that open a patient's plan on a phone",
+  roles: recordingRoles,
+  answer: PhoneLink,
+});
+
+export const endPhones = endpoint({
+  name: "endPhones",
+  says: "Close a patient's plan on a phone, or on all of them",
+  roles: recordingRoles,
+  body: PhonesEndedBody,
+  limit: smallLimit,
+  answer: PhonesView,
+});
+
+export const writeMessage = endpoint({
+  name: "writeMessage",
+  says: "Write a short message to a patient's phone",
+  roles: signingRoles,
+  body: MessageBody,
+  limit: smallLimit,
+  answer: MessageWritten,
+  status: 201,
+});

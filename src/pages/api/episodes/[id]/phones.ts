@@ -1,0 +1,6 @@
+import * as wire from "~/contract/phones";
+import { serve } from "~/server/http/serve";
+import { makePhoneLink, readPhones } from "~/server/phone/phones-of-patient";
+
+export const GET = serve(wire.readPhones, ({ staff, id }) => readPhones(staff, id));
+export const POST = serve(wire.makePhoneLink, ({ staff, id }) => makePhoneLink(staff, id));

@@ -1,0 +1,8 @@
+import * as wire from "~/contract/phone";
+import { serveToPhone } from "~/server/http/serve";
+import { forgetPhone, phoneCookie } from "~/server/phone/open-phone";
+
+export const POST = serveToPhone(wire.forgetPhone, ({ phone, context }) => {
+  context.cookies.delete(phoneCookie, { path: "/" });
+  return forgetPhone(phone);
+});

@@ -1,0 +1,137 @@
+import { v7 as uuid } from "uuid";
+import type { MessageBody, MessageWritten, PhoneLink, PhonesEndedBody, PhonesView } from "~/contract/phones";
+import { signingRoles } from "~/contract/roles";
+import { addDays, localDay } from "~/core/schedule/local-day";
+import { writeAudit } from "~/server/audit/audit-repository";
+import { hashToken, newRecoveryCode, newToken } from "~/server/auth/token";
+import { loadEpisode, noteRead } from "~/server/case/load-episode";
+import type { LoadedCase } from "~/server/case/make-case";
+import { patientName } from "~/server/case/patient-name";
+import { now } from "~/server/clock";
+import { pool } from "~/server/db/connection";
+import { inTransaction } from "~/server/db/transaction";
+import { messages } from "~/server/facts/messages";
+import { appendFact, readFacts } from "~/server/facts/sql";
+import { notFound } from "~/server/http/problem";
+import type { StaffContext } from "~/server/staff-context";
+import { writeInto } from "~/server/write/write-into";
+import { t } from "~/messages/say";
+import { endLinksOf, endPhonesOf, insertPhoneLink, openLinkUntil, phonesOf } from "./phone-repository";
+import { plainCode } from "./open-phone";
+
+const linkDays = 14;
+const toldDays = 28;
+
+/** The phones of a patient, what came from them and what was written to them. */
+export async function readPhones(staff: StaffContext, episodeId: string): Promise<PhonesView> {
+  const loaded = await loadEpisode(staff, episodeId);
+  await noteRead(staff, episodeId, "read-phones");
+  return phonesView(staff, loaded);
+}
+
+async function phonesView(staff: StaffContext, loaded: LoadedCase): Promise<PhonesView> {
+  const { head, file } = loaded;
+  const written = await readFacts(pool(), messages, staff.clinicId, [head.id]);
+  return {
+    episodeId: head.id,
+    person: patientName(loaded),
+    zone: file.zone,
+    phones: await phonesOf(pool(), staff.clinicId, head.id),
+    openUntil: await openLinkUntil(pool(), staff.clinicId, head.id, now()),
+    messages: [...(written.get(head.id) ?? [])].reverse(),
+    told: toldLately(loaded),
+    mayWrite: signingRoles.includes(staff.role),
+  };
+}
+
+/** What phones told in the last four weeks, the latest to arrive first. */
+function toldLately({ parts, file }: LoadedCase): PhonesView["told"] {
+  const since = addDays(localDay(file.asOf, file.zone), -toldDays);
+  const fromPhone = <T extends { readonly by: string }>(all: readonly T[]) =>
+    all.filter(({ by }) => by === t("record.onPhone"));
+  return [
+    ...fromPhone(parts.sessions).map(({ at, receivedAt, painBefore }) => ({
+      kind: "session" as const,
+      occurredAt: at,
+      receivedAt,
+      pain: painBefore,
+    })),
+    ...fromPhone(parts.reports).map(({ occurredAt, receivedAt, pain }) => ({
+      kind: "report" as const,
+      occurredAt,
+      receivedAt,
+      pain,
+    })),
+    ...fromPhone(parts.signals).map(({ occurredAt, at }) => ({
+      kind: "signal" as const,
+      occurredAt,
+      receivedAt: at,
+      pain: null,
+    })),
+  ]
+    .filter(({ receivedAt }) => localDay(receivedAt, file.zone) >= since)
+    .sort((a, b) => b.receivedAt.localeCompare(a.receivedAt));
+}
+
+/** Makes a link and a code, told once; the links made before can be opened no more, phones that were opened stay so. */
+export async function makePhoneLink(staff: StaffContext, episodeId: string): Promise<PhoneLink> {
+  const loaded = await loadEpisode(staff, episodeId);
+  const at = now();
+  const expiresAt = new Date(Date.parse(at) + linkDays * 24 * 3_600_000).toISOString();
+  const [token, code] = [newToken(), newRecoveryCode()];
+  const link = {
+    id: uuid(),
+    episodeId,
+    tokenHash: hashToken(token),
+    codeHash: hashToken(plainCode(code)),
+    expiresAt,
+  };
+  await inTransaction(async (db) => {
+    await endLinksOf(db, staff.clinicId, episodeId, at);
+    await insertPhoneLink(db, staff, link, at);
+    await writeAudit(
+      db,
+      staff,
+      { action: "make-phone-link", kind: "phone_links", id: link.id, episodeId },
+      at,
+    );
+  });
+  return { token, code, expiresAt, phones: await phonesView(staff, loaded) };
+}
+
+/** Closes the plan on one phone, or on all of them and to every link. */
+export async function endPhones(
+  staff: StaffContext,
+  episodeId: string,
+  { phoneId }: PhonesEndedBody,
+): Promise<PhonesView> {
+  const loaded = await loadEpisode(staff, episodeId);
+  const at = now();
+  await inTransaction(async (db) => {
+    const { clinicId } = staff;
+    const ended = await endPhonesOf(db, { clinicId, episodeId, phoneId }, "clinic", at);
+    if (phoneId === null) await endLinksOf(db, clinicId, episodeId, at);
+    else if (ended === 0) throw notFound();
+    await writeAudit(db, staff, { action: "end-phones", kind: "phones", id: phoneId, episodeId }, at);
+  });
+  return phonesView(staff, loaded);
+}
+
+/** Writes a short message to the patient's phone; it stays in the record. */
+export async function writeMessage(
+  staff: StaffContext,
+  episodeId: string,
+  body: MessageBody,
+): Promise<MessageWritten> {
+  const fact = { of: "messages", body, action: "write-message" } as const;
+  const { repeated, seen } = await writeInto(
+    staff,
+    episodeId,
+    fact,
+    async ({ db, writing }) => {
+      await appendFact(db, writing, messages, { ...body, words: body.words.trim(), at: writing.at });
+    },
+    (loaded) => loaded,
+  );
+  return { id: body.id, repeated, phones: await phonesView(staff, seen) };
+}

@@ -15,7 +15,7 @@ import { runPlainly, say } from "./machine/say.mjs";
 await runPlainly(async () => {
   ensurePackages();
   ensurePrograms(["mariadb", "chromium"]);
-  ensureBuild();
+  await ensureBuild();
   const folder = mkdtempSync(path.join(os.tmpdir(), "stair-bench-"));
   const database = await startMariaDb(path.join(folder, "db"), { keepRunning: false, quiet: true });
   try {

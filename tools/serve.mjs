@@ -29,6 +29,9 @@ const headers = {
   "permissions-policy": "camera=(), microphone=(), geolocation=()",
 };
 
+/** What the phone's worker may do: read this site, and nothing else. */
+const workerPolicy = "default-src 'none'; connect-src 'self'; script-src 'self'";
+
 await runPlainly(async () => {
   const { handler } = await import(pathToFileURL(path.join(inRepository("dist"), "server/entry.mjs")).href);
   const files = serveFiles(inRepository("dist/client"));
@@ -93,6 +96,7 @@ function serveFiles(folder) {
     etag: true,
     setHeaders: (response, pathname) => {
       const named = pathname.startsWith("/_astro/");
+      if (pathname === "/my-worker.js") response.setHeader("content-security-policy", workerPolicy);
       response.setHeader("cache-control", named ? "public, max-age=31536000, immutable" : "no-cache");
     },
   });

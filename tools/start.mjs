@@ -47,7 +47,7 @@ await runPlainly(async () => {
     const database = process.env.DATABASE_URL ? givenDatabase() : await privateDatabase(folder);
     stops.push(database.stop);
     const demo = prepareDatabase(database);
-    ensureBuild();
+    await ensureBuild();
     const wanted = process.env.PORT ? Number(process.env.PORT) : await freePort(defaultPort);
     const application = await startApplication({
       databaseUrl: database.appUrl,

@@ -73,7 +73,7 @@ function runCheck({ says, command: [file, ...args] }) {
 async function runSuite(name) {
   const { says, programs, build } = suites[name];
   ensurePrograms(programs);
-  if (build) ensureBuild();
+  if (build) await ensureBuild();
   if (programs.includes("mariadb")) process.env.STAIR_TEST_TEMPLATE ??= await makeTemplate(scratch);
   say(says);
   const report = path.join(scratch, `${name}.json`);

@@ -40,6 +40,7 @@ ALTER TABLE sessions
   MODIFY recorded_by UUID NULL,
   ADD COLUMN phone_id UUID NULL,
   ADD COLUMN alone BOOLEAN NULL,
+  ADD COLUMN skipped JSON NULL,
   ADD CONSTRAINT sessions_by CHECK (recorded_by IS NOT NULL OR phone_id IS NOT NULL),
   ADD CONSTRAINT sessions_phone FOREIGN KEY (clinic_id, phone_id) REFERENCES phones (clinic_id, id);
 ALTER TABLE next_day_reports

@@ -1,4 +1,5 @@
 import { Type, type Static } from "@sinclair/typebox";
+import { Skipped } from "~/core/case/case-file";
 import { episodeStates } from "~/core/episode/episode-turn";
 import { Lane } from "~/core/exercise/body";
 import { Prescription } from "~/core/exercise/prescription";
@@ -33,7 +34,6 @@ export const PhoneItem = Type.Object(
     /** The leg that works first, or alone. */
     first: oneOf(["left", "right"]),
     circuit: orNull(Type.Object({ number: Type.Integer(), restSeconds: Type.Integer() }, closed)),
-    minutes: Type.Number(),
     cues: Type.Array(Type.String()),
     safety: orNull(Type.String()),
     caution: orNull(Type.String()),
@@ -129,6 +129,7 @@ export const PhoneSessionBody = Type.Object(
       Type.Object({ itemId: uuid, sets: Type.Array(SetRecord, { minItems: 1, maxItems: 60 }) }, closed),
       { minItems: 1, maxItems: 40 },
     ),
+    skipped: Type.Optional(Type.Array(Skipped, { maxItems: 40 })),
   },
   closed,
 );

@@ -47,7 +47,16 @@ export const PhonesView = Type.Object(
 export type PhonesView = Static<typeof PhonesView>;
 
 export const PhoneLink = Type.Object(
-  { token: Type.String(), code: Type.String(), expiresAt: instant, phones: PhonesView },
+  {
+    /** What the phone's camera reads, as a drawing. */
+    picture: Type.String(),
+    /** Where the code is typed. */
+    address: Type.String(),
+    token: Type.String(),
+    code: Type.String(),
+    expiresAt: instant,
+    phones: PhonesView,
+  },
   closed,
 );
 export type PhoneLink = Static<typeof PhoneLink>;

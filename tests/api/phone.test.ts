@@ -146,7 +146,7 @@ describe("what a phone tells", () => {
     const found = entries.find((entry: { session?: { id: string } }) => entry.session?.id === body.id);
     expect(found.session.at).toBe(new Date(Date.parse(atEight(today)) - 30 * 60_000).toISOString());
     expect(found.session.alone).toBe(true);
-    expect(found.by).toBe("The patient, by phone");
+    expect(found.by).toBe("the patient, by phone");
   });
 
   it("the next proposal says that nobody watched", async () => {
@@ -192,7 +192,7 @@ describe("what a phone tells", () => {
     expect(view.halted).toEqual({ code: "calf-hot", urgency: "same-day" });
     expect(view.items.every(({ stopped }) => stopped)).toBe(true);
     const { signals } = (await clinician.get(`/api/episodes/${id}/frame`)).body;
-    expect(signals[0]).toMatchObject({ code: "calf-hot", by: "The patient, by phone", mayTakeBack: false });
+    expect(signals[0]).toMatchObject({ code: "calf-hot", by: "the patient, by phone", mayTakeBack: false });
     const clearance = { id: uuid(), signalId: wrong.id, reason: "Seen today; no clot" };
     expect((await clinician.post(`/api/episodes/${id}/signal-clearances`, clearance)).status).toBe(201);
     expect((await viewOf(phone)).halted).toBeNull();

@@ -3,12 +3,14 @@ import { existsSync } from "node:fs";
 import { compressFolder } from "./compress.mjs";
 import { fingerprint, isMarked, mark } from "./fingerprint.mjs";
 import { inRepository, repositoryRoot } from "./root.mjs";
+import { addPhoneWorker } from "../build/phone-worker.mjs";
 import { PlainFailure, say } from "./say.mjs";
 
 const inputs = [
   "src",
   "public",
   "tools/machine/compress.mjs",
+  "tools/build",
   "astro.config.mjs",
   "tsconfig.json",
   "package.json",
@@ -17,7 +19,7 @@ const inputs = [
 const markFile = inRepository("dist/.inputs");
 
 /** Builds the application for production, unless what it is made from has not changed. */
-export function ensureBuild() {
+export async function ensureBuild() {
   const wanted = fingerprint(inputs);
   if (isMarked(markFile, wanted) && existsSync(inRepository("dist/server/entry.mjs"))) return;
   say("building the application");
@@ -33,6 +35,7 @@ export function ensureBuild() {
   if (result.status !== 0) {
     throw new PlainFailure(`The application could not be built:\n${result.stdout}\n${result.stderr}`);
   }
+  await addPhoneWorker(inRepository("dist/client"));
   compressFolder(inRepository("dist/client"));
   mark(markFile, wanted);
 }

@@ -60,6 +60,11 @@ export const CaseItem = Type.Object(
   closed,
 );
 
+export const skipReasons = ["pain", "time", "kit", "how"] as const;
+/** An exercise that somebody left out when it was its turn. */
+export const Skipped = Type.Object({ itemId: id, why: oneOf(skipReasons) }, closed);
+export type Skipped = Static<typeof Skipped>;
+
 export const CaseSession = Type.Object(
   {
     id,
@@ -76,6 +81,8 @@ export const CaseSession = Type.Object(
     stillSore: Type.Optional(Type.Boolean()),
     /** Done at home or in a gym with nobody of the clinic there: nobody watched the form. */
     alone: Type.Optional(Type.Boolean()),
+    /** What was left out of it, and why. */
+    skipped: Type.Optional(Type.Array(Skipped, { maxItems: 40 })),
     /** It was written into the wrong record, or never was so: it stays, and is judged no more. */
     voided: Type.Optional(Voided),
     items: Type.Array(Type.Object({ itemId: id, sets: Type.Array(SetRecord, { minItems: 1 }) }, closed)),

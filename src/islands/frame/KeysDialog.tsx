@@ -17,6 +17,7 @@ const keys: readonly (readonly [keys: string, says: MessageKey, values?: Values]
   ["g", "keys.gate"],
   ["p", "keys.plan"],
   ["w", "keys.week"],
+  ["y", "keys.phone"],
   ["o", "keys.lab"],
   ["f", "keys.lifts"],
   ["h", "keys.history"],

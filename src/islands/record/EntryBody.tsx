@@ -29,6 +29,16 @@ const bodies: Bodies = {
       {session.supersedes && <p>{t("record.corrects")}</p>}
       <p>{t("record.sessionLine", { pain: session.painBefore, minutes: session.minutes ?? 0 })}</p>
       {session.footwear && <p>{label("session.footwear", session.footwear)}</p>}
+      {session.alone && <p>{t("record.alone")}</p>}
+      {session.skipped && (
+        <p>
+          {t("record.skipped", {
+            what: session.skipped
+              .map(({ itemId, why }) => `${exerciseName(record, itemId)} (${t(`record.skip.${why}`)})`)
+              .join(", "),
+          })}
+        </p>
+      )}
       {session.stillSore && <p>{t("record.stillSore")}</p>}
       <ul className="list-disc pl-5">
         {session.items.map((done) => (

@@ -1,6 +1,7 @@
 import { recordingRoles } from "~/contract/roles";
 import type { footwears, otherLoads } from "~/core/response/session-record";
-import { flag, id, instant, number, optional, text } from "./column";
+import type { Skipped } from "~/core/case/case-file";
+import { flag, id, instant, json, number, optional, text } from "./column";
 import { fact } from "./fact";
 
 /** A session as it was recorded; its sets are a kind of their own. */
@@ -17,6 +18,7 @@ export const sessions = fact({
     footwear: optional(text<(typeof footwears)[number]>("footwear")),
     stillSore: optional(flag("still_sore")),
     alone: optional(flag("alone")),
+    skipped: optional(json<Skipped[]>("skipped")),
   },
   by: "recorded_by",
   order: ["occurred_at", "id"],

@@ -3,7 +3,6 @@ import { limitsOfItem } from "~/core/case/in-force";
 import { measuredHeight } from "~/core/case/measured-body";
 import { haltsOf } from "~/core/case/stops";
 import { reportDays } from "~/core/caseload/caseload-state";
-import { doseMinutes } from "~/core/dose/dose-minutes";
 import { episodeState } from "~/core/episode/episode-turn";
 import type { Exercise } from "~/core/exercise/exercise";
 import { sidesOf } from "~/core/exercise/sides-of";
@@ -103,7 +102,6 @@ function phoneItems(loaded: LoadedCase, today: string): PhoneItem[] {
         sides,
         first: firstLeg(loaded.head.involvedSide, prescription.leg),
         circuit: item.circuit,
-        minutes: doseMinutes({ dose: prescription.dose, sides }).minutes,
         cues: exercise.cues.slice(0, 3),
         safety: exercise.safety ?? null,
         caution: exercise.caution ?? null,

@@ -1,3 +1,4 @@
+import QRCode from "qrcode";
 import { v7 as uuid } from "uuid";
 import type { MessageBody, MessageWritten, PhoneLink, PhonesEndedBody, PhonesView } from "~/contract/phones";
 import { signingRoles } from "~/contract/roles";
@@ -50,11 +51,11 @@ function toldLately({ parts, file }: LoadedCase): PhonesView["told"] {
   const fromPhone = <T extends { readonly by: string }>(all: readonly T[]) =>
     all.filter(({ by }) => by === t("record.onPhone"));
   return [
-    ...fromPhone(parts.sessions).map(({ at, receivedAt, painBefore }) => ({
+    ...fromPhone(parts.sessions).map(({ id, at, receivedAt }) => ({
       kind: "session" as const,
       occurredAt: at,
       receivedAt,
-      pain: painBefore,
+      pain: worstPain(file.sessions.find((session) => session.id === id)?.items ?? []),
     })),
     ...fromPhone(parts.reports).map(({ occurredAt, receivedAt, pain }) => ({
       kind: "report" as const,
@@ -73,8 +74,19 @@ function toldLately({ parts, file }: LoadedCase): PhonesView["told"] {
     .sort((a, b) => b.receivedAt.localeCompare(a.receivedAt));
 }
 
-/** Makes a link and a code, told once; the links made before can be opened no more, phones that were opened stay so. */
-export async function makePhoneLink(staff: StaffContext, episodeId: string): Promise<PhoneLink> {
+const worstPain = (items: readonly { readonly sets: readonly { readonly painDuring: number }[] }[]) =>
+  Math.max(0, ...items.flatMap(({ sets }) => sets.map(({ painDuring }) => painDuring)));
+
+/**
+ * Makes a link and a code, told once; the links made before can be opened no more, phones that were opened stay so.
+ *
+ * @param site where the product is reached
+ */
+export async function makePhoneLink(
+  staff: StaffContext,
+  episodeId: string,
+  site: string,
+): Promise<PhoneLink> {
   const loaded = await loadEpisode(staff, episodeId);
   const at = now();
   const expiresAt = new Date(Date.parse(at) + linkDays * 24 * 3_600_000).toISOString();
@@ -96,7 +108,9 @@ export async function makePhoneLink(staff: StaffContext, episodeId: string): Pro
       at,
     );
   });
-  return { token, code, expiresAt, phones: await phonesView(staff, loaded) };
+  const address = `${site}/my`;
+  const picture = await QRCode.toString(`${address}#${token}`, { type: "svg", margin: 2 });
+  return { picture, address, token, code, expiresAt, phones: await phonesView(staff, loaded) };
 }
 
 /** Closes the plan on one phone, or on all of them and to every link. */

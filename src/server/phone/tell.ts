@@ -3,7 +3,7 @@ import { sidesOf } from "~/core/exercise/sides-of";
 import { stopSignal } from "~/core/intake/stop-signal";
 import { happenedAt } from "~/core/schedule/happened-at";
 import { localDay } from "~/core/schedule/local-day";
-import type { FieldProblem } from "~/core/schema/field-problem";
+import { problemIf, type FieldProblem } from "~/core/schema/field-problem";
 import { setProblems } from "~/core/session/session-problems";
 import { prescriptionInForce } from "~/core/case/in-force";
 import { now } from "~/server/clock";
@@ -55,8 +55,13 @@ export function tellSession(phone: PhoneContext, body: PhoneSessionBody): Promis
   return tell(phone, "sessions", "tell-session", body, async ({ db, writing, loaded }, at) => {
     const problems = [...beforeInjury(at, loaded), ...itemProblems(body, at, loaded)];
     if (problems.length > 0) throw refused(problems);
-    const { id, painBefore, minutes, items } = body;
-    const session = { id, painBefore, ...(minutes === undefined ? {} : { minutes }) };
+    const { id, painBefore, minutes, items, skipped = [] } = body;
+    const session = {
+      id,
+      painBefore,
+      ...(minutes === undefined ? {} : { minutes }),
+      ...(skipped.length > 0 ? { skipped } : {}),
+    };
     await appendFact(db, writing, sessions, { ...session, at, receivedAt: writing.at, alone: true });
     await appendFacts(db, writing, sets, setsOf({ id, items }));
   });
@@ -67,8 +72,19 @@ function beforeInjury(at: string, { file }: LoadedCase): FieldProblem[] {
   return [{ path: "/occurredAt", problem: `lies before the injury (${file.episode.onsetOn})` }];
 }
 
-function itemProblems({ items }: PhoneSessionBody, at: string, { file }: LoadedCase): FieldProblem[] {
-  return items.flatMap(({ itemId, sets: done }, i) => {
+function itemProblems(
+  { items, skipped = [] }: PhoneSessionBody,
+  at: string,
+  { file }: LoadedCase,
+): FieldProblem[] {
+  const unknown = skipped.flatMap(({ itemId }, i) =>
+    problemIf(
+      !file.items.some(({ id }) => id === itemId),
+      `/skipped/${i}/itemId`,
+      "is not an exercise of this plan",
+    ),
+  );
+  const wrong = items.flatMap(({ itemId, sets: done }, i) => {
     const item = file.items.find(({ id }) => id === itemId);
     const exercise = file.exercises.find(({ id }) => id === item?.exerciseId);
     if (!item || !exercise)
@@ -80,6 +96,7 @@ function itemProblems({ items }: PhoneSessionBody, at: string, { file }: LoadedC
     const expected = { dose, settings, sides: sidesOf(exercise, prescription) };
     return done.flatMap((set, s) => setProblems(set, expected, `/items/${i}/sets/${s}`));
   });
+  return [...unknown, ...wrong];
 }
 
 /**

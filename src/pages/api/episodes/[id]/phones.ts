@@ -3,4 +3,6 @@ import { serve } from "~/server/http/serve";
 import { makePhoneLink, readPhones } from "~/server/phone/phones-of-patient";
 
 export const GET = serve(wire.readPhones, ({ staff, id }) => readPhones(staff, id));
-export const POST = serve(wire.makePhoneLink, ({ staff, id }) => makePhoneLink(staff, id));
+export const POST = serve(wire.makePhoneLink, ({ staff, id, context }) =>
+  makePhoneLink(staff, id, process.env["PUBLIC_URL"]?.replace(/\/$/, "") ?? context.url.origin),
+);

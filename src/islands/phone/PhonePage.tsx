@@ -1,0 +1,235 @@
+import { Activity, LifeBuoy, ListChecks, OctagonAlert } from "lucide-react";
+import { useCallback, useEffect, useState } from "react";
+import { v7 as uuid } from "uuid";
+import { island } from "~/islands/frame/island";
+import PainPicker from "~/islands/frame/PainPicker";
+import { sayTime, t } from "~/messages/say";
+import HelpBox from "./HelpBox";
+import MorningForm from "./MorningForm";
+import MyWay from "./MyWay";
+import OpenForm from "./OpenForm";
+import { phoneNow } from "./phone-now";
+import { drop, keep, readKept, type Waiting } from "./phone-store";
+import { sessionOf, type RunState } from "./run-state";
+import RunView from "./RunView";
+import TodayList from "./TodayList";
+import { usePhone } from "./use-phone";
+import WrongFlow from "./WrongFlow";
+import "./phone.css";
+
+type Screen = "today" | "before" | "run" | "over" | "morning" | "wrong" | "me" | "help";
+const tabs = [
+  ["today", ListChecks],
+  ["me", Activity],
+  ["help", LifeBuoy],
+] as const;
+
+/** The patient's own phone: today's exercises led through, the morning after, and what to do when something is wrong. */
+function PhonePage() {
+  const phone = usePhone();
+  const { view, waiting, tell } = phone;
+  const [screen, setScreen] = useState<Screen>("today");
+  const [run, setRun] = useState<RunState | null>(null);
+  const [painBefore, setPainBefore] = useState<number | null>(null);
+  const [inHand, setInHand] = useState<string | null>(null);
+  const [seenAt, setSeenAt] = useState("");
+  const [doneCount, setDoneCount] = useState(0);
+
+  useEffect(() => {
+    void readKept("run").then(
+      (kept) => kept && setRun(kept),
+      () => undefined,
+    );
+    void readKept("seenAt").then(
+      (at) => {
+        setSeenAt(at ?? "");
+        return keep("seenAt", new Date().toISOString());
+      },
+      () => undefined,
+    );
+    void navigator.serviceWorker?.register("/my-worker.js", { scope: "/my" }).catch(() => undefined);
+  }, []);
+
+  const keepRun = useCallback((next: RunState) => {
+    setRun(next);
+    void keep("run", next).catch(() => undefined);
+  }, []);
+  const finish = useCallback(
+    (ended: RunState) => {
+      const body = sessionOf(ended, new Date().toISOString());
+      setRun(null);
+      setDoneCount(body?.items.length ?? 0);
+      setScreen(body ? "over" : "today");
+      if (body) void tell({ name: "tellSession", body }, true);
+      else void drop("run").catch(() => undefined);
+    },
+    [tell],
+  );
+
+  if (phone.phase === "opening") return <p className="p-6 text-xl">{t("phone.opening")}</p>;
+  if (phone.phase === "shut" || !view) return <OpenForm says={phone.says} onOpen={phone.open} />;
+
+  const now = phoneNow(view, waiting, phone.now);
+  const start = () => {
+    if (run) return setScreen("run");
+    setPainBefore(null);
+    setScreen("before");
+  };
+  const begin = () => {
+    if (painBefore === null) return;
+    const items = now.todays.filter(({ stopped }) => !stopped);
+    keepRun({
+      id: uuid(),
+      startedAt: new Date().toISOString(),
+      painBefore,
+      items,
+      at: 0,
+      done: [],
+      felt: {},
+      eased: [],
+      skipped: [],
+    });
+    setScreen("run");
+  };
+  const wrong = (itemId: string | null) => {
+    setInHand(itemId);
+    setScreen("wrong");
+  };
+  const tellWrong = (what: Waiting) => {
+    void tell(what);
+    if (!run || what.name !== "tellSignal") return;
+    const { itemId, code } = what.body;
+    // What was told and is over goes with the sign; what is stopped is not gone on with.
+    const only = itemId !== undefined && code === "pinch-or-block";
+    const left = only ? run.items.filter((item) => item.itemId !== itemId) : [];
+    const toTell = {
+      ...run,
+      items: run.items.filter((item) => run.felt[item.itemId] !== undefined || left.includes(item)),
+    };
+    if (only && left.length > 0)
+      keepRun({ ...run, skipped: [...run.skipped, { itemId: itemId ?? "", why: "pain" }] });
+    else {
+      const body = sessionOf(toTell, new Date().toISOString());
+      setRun(null);
+      if (body) void tell({ name: "tellSession", body }, true);
+      else void drop("run").catch(() => undefined);
+    }
+  };
+
+  return (
+    <div className="phone mx-auto flex min-h-dvh max-w-lg flex-col">
+      {phone.full && <p className="bg-warning text-warning-content p-3">{t("phone.fullSays")}</p>}
+      {phone.notTaken.map(({ what, why }) => (
+        <div
+          key={what.body.id}
+          role="alert"
+          className="border-warning flex items-center gap-2 border-b-2 p-3"
+        >
+          <p className="flex-1">
+            {t("phone.notTaken", { why })} {t("phone.notTakenSays")}
+          </p>
+          <button type="button" className="btn phone-plain" onClick={() => void phone.readNotTaken()}>
+            OK
+          </button>
+        </div>
+      ))}
+      <div className="flex flex-1 flex-col">
+        {screen === "today" && (
+          <TodayList
+            view={view}
+            now={now}
+            hasRun={run !== null}
+            seenAt={seenAt}
+            onStart={start}
+            onMorning={() => setScreen("morning")}
+          />
+        )}
+        {screen === "before" && (
+          <section className="flex flex-1 flex-col gap-5 p-4 text-lg">
+            <PainPicker
+              label={t("phone.before")}
+              name="before"
+              value={painBefore}
+              onChange={setPainBefore}
+              ends={[t("phone.noPain"), t("phone.worstPain")]}
+            />
+            <p>{t(`phone.rule.${view.school}`)}</p>
+            <button
+              type="button"
+              className="btn btn-primary sticky bottom-3 mt-auto min-h-20 text-2xl"
+              disabled={painBefore === null}
+              onClick={begin}
+            >
+              {t("phone.beforeNext")}
+            </button>
+          </section>
+        )}
+        {screen === "run" && run && (
+          <RunView view={view} run={run} onRun={keepRun} onOver={finish} onWrong={wrong} />
+        )}
+        {screen === "over" && (
+          <section className="flex flex-1 flex-col gap-4 p-4 text-lg" role="status">
+            <h1 className="text-3xl font-bold">{t("phone.overTitle")}</h1>
+            <p>{t("phone.overSays", { count: doneCount })}</p>
+          </section>
+        )}
+        {screen === "morning" && now.morningOf && (
+          <MorningForm
+            trainingDate={now.morningOf}
+            onTold={(what) => {
+              void tell(what);
+              setScreen("today");
+            }}
+            onLeave={() => setScreen("today")}
+          />
+        )}
+        {screen === "wrong" && (
+          <WrongFlow
+            view={view}
+            items={now.items}
+            inHand={inHand}
+            onTold={tellWrong}
+            onLeave={() => setScreen(run && !now.halted ? "run" : "today")}
+          />
+        )}
+        {screen === "me" && <MyWay view={view} />}
+        {screen === "help" && <HelpBox view={view} onForget={() => void phone.forget()} />}
+      </div>
+      {screen !== "run" && screen !== "wrong" && (
+        <>
+          <p className="text-base-content/75 px-4 pb-2 text-center text-sm" data-testid="sent">
+            {waiting.length === 0 ? t("phone.sent") : t("phone.waiting", { count: waiting.length })} ·{" "}
+            {t("phone.asOf", { when: sayTime(view.asOf, view.zone) })}
+          </p>
+          <nav
+            className="border-base-300 bg-base-100 sticky bottom-0 flex border-t"
+            aria-label={t("phone.title")}
+          >
+            {tabs.map(([code, Icon]) => (
+              <button
+                key={code}
+                type="button"
+                className="flex min-h-16 flex-1 flex-col items-center justify-center gap-1 aria-[current=page]:font-bold"
+                aria-current={screen === code ? "page" : undefined}
+                onClick={() => setScreen(code)}
+              >
+                <Icon className="size-6" aria-hidden />
+                {t(`phone.${code}`)}
+              </button>
+            ))}
+            <button
+              type="button"
+              className="bg-error text-error-content flex min-h-16 flex-1 flex-col items-center justify-center gap-1 leading-tight font-semibold"
+              onClick={() => wrong(null)}
+            >
+              <OctagonAlert className="size-6" aria-hidden />
+              {t("phone.wrong")}
+            </button>
+          </nav>
+        </>
+      )}
+    </div>
+  );
+}
+
+export default island(PhonePage);

@@ -1,0 +1,126 @@
+import { Check, OctagonX, RefreshCw } from "lucide-react";
+import type { PhoneItem, PhoneView } from "~/contract/phone";
+import FigureThumb from "~/islands/figure/FigureThumb";
+import { sayDate, t } from "~/messages/say";
+import type { PhoneNow } from "./phone-now";
+import { runSteps, secondsOf } from "./run-state";
+import { saySet } from "./say-set";
+import { sayWrong } from "./use-phone";
+
+interface Props {
+  view: PhoneView;
+  now: PhoneNow;
+  hasRun: boolean;
+  seenAt: string;
+  onStart: () => void;
+  onMorning: () => void;
+}
+
+/** Today's exercises in their order, with what stands in the way of starting. */
+export default function TodayList({ view, now, hasRun, seenAt, onStart, onMorning }: Props) {
+  const rests = view.state !== "active";
+  const open = now.todays.filter(({ stopped }) => !stopped);
+  const minutes = Math.ceil(secondsOf(runSteps({ items: open, eased: [] })) / 60);
+  const mayStart = !rests && !now.halted && open.length > 0;
+  return (
+    <section className="flex flex-1 flex-col gap-3 p-4 text-lg">
+      <h1 className="text-2xl font-bold">{t("phone.hello", { name: view.givenName })}</h1>
+      {now.halted && (
+        <div role="alert" className="border-error rounded-box flex flex-col gap-1 border-4 p-4">
+          <p className="text-error flex items-center gap-2 text-2xl font-bold">
+            <OctagonX className="size-8 shrink-0" aria-hidden />
+            {t("phone.halted")}
+          </p>
+          <p>{t("phone.haltedWhy", { what: sayWrong(now.halted.code) })}</p>
+          <p className="text-xl font-bold">{view.calls[now.halted.urgency]}</p>
+          <p>{t("phone.haltedUntil")}</p>
+        </div>
+      )}
+      {rests && <p className="border-warning rounded-box border-2 p-3 font-medium">{t("phone.resting")}</p>}
+      {now.morningOf && (
+        <button type="button" className="btn btn-accent min-h-16 text-xl" onClick={onMorning}>
+          {t("phone.morning")}
+        </button>
+      )}
+      {view.messages[0] && (
+        <p className="bg-base-100 border-base-300 rounded-box border p-3">
+          <span className="block text-sm font-semibold">{t("phone.messages")}</span>
+          {view.messages[0].words}
+        </p>
+      )}
+      <div className="flex items-baseline justify-between">
+        <h2 className="text-xl font-bold">
+          {t("phone.today")}, {sayDate(now.today)}
+        </h2>
+        {open.length > 0 && (
+          <span className="text-base-content/80 text-base">{t("phone.minutes", { minutes })}</span>
+        )}
+      </div>
+      {now.doneToday && (
+        <p className="text-success flex items-center gap-2 font-semibold" role="status">
+          <Check aria-hidden /> {t("phone.doneToday")}
+        </p>
+      )}
+      {view.items.length === 0 && <p>{t("phone.noPlan")}</p>}
+      {view.items.length > 0 && now.todays.length === 0 && <p>{t("phone.nothingToday")}</p>}
+      <ul className="flex flex-col gap-2">
+        {now.todays.map((item) => (
+          <Line key={item.itemId} item={item} view={view} isNew={seenAt !== "" && item.since > seenAt} />
+        ))}
+      </ul>
+      {mayStart && (
+        <button
+          type="button"
+          className="btn btn-primary sticky bottom-3 mt-auto min-h-20 text-2xl"
+          onClick={onStart}
+        >
+          {t(hasRun ? "phone.goOn" : now.doneToday ? "phone.again" : "phone.start")}
+        </button>
+      )}
+    </section>
+  );
+}
+
+function Line({ item, view, isNew }: { item: PhoneItem; view: PhoneView; isNew: boolean }) {
+  return (
+    <li
+      className={`bg-base-100 border-base-300 rounded-box flex items-center gap-3 border p-2 ${item.stopped ? "opacity-80" : ""}`}
+    >
+      <FigureThumb
+        exercise={{
+          id: item.exerciseId,
+          lane: item.lane,
+          ...(item.drawnLike ? { drawnLike: item.drawnLike } : {}),
+        }}
+        prescription={item.prescription}
+        heightM={view.heightM}
+        side={view.involvedSide}
+        className="h-16 w-20 shrink-0"
+      />
+      <div className="min-w-0 leading-snug">
+        <p className="font-semibold">
+          {item.name}
+          {isNew && (
+            <span
+              className="text-accent ml-2 inline-flex items-center gap-1 text-sm"
+              title={t("phone.changedSays")}
+            >
+              <RefreshCw className="size-4" aria-hidden />
+              {t("phone.changed")}
+            </span>
+          )}
+        </p>
+        <p className="text-base">
+          {item.prescription.dose.sets} × {saySet(item.prescription)}
+        </p>
+        {item.stopped ? (
+          <p className="text-error text-base font-semibold">{t("phone.leftOut")}</p>
+        ) : (
+          <p className="text-base-content/75 text-sm">
+            {t("phone.timesThisWeek", { done: item.doneDays, wanted: item.wantedDays })}
+          </p>
+        )}
+      </div>
+    </li>
+  );
+}

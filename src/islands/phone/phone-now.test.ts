@@ -1,0 +1,61 @@
+import { describe, expect, it } from "vitest";
+import type { PhoneItem } from "~/contract/phone";
+import { phoneNow } from "./phone-now";
+import type { Waiting } from "./phone-store";
+
+const item = (itemId: string, doneDays = 0) =>
+  ({ itemId, stopped: false, doneDays, wantedDays: 3 }) as unknown as PhoneItem;
+const view = {
+  zone: "Europe/London",
+  items: [item("a"), item("b", 3)],
+  days: [],
+  doneOn: [],
+  morningOf: null,
+  halted: null,
+};
+const session = (occurredAt: string): Waiting => ({
+  name: "tellSession",
+  body: { id: "s", occurredAt, painBefore: 0, items: [] },
+});
+const signal = (code: "calf-hot" | "pinch-or-block" | "gives-way", itemId?: string): Waiting => ({
+  name: "tellSignal",
+  body: { id: "w", code, occurredAt: "2026-03-10T08:00:00Z", ...(itemId ? { itemId } : {}) },
+});
+const at = "2026-03-10T09:00:00Z";
+
+describe("the plan on the phone, with what was not sent yet", () => {
+  it("shows a day that was laid out, in its order; without one what is still wanted this week", () => {
+    expect(phoneNow(view, [], at).todays.map(({ itemId }) => itemId)).toEqual(["a"]);
+    const laid = { ...view, days: [{ date: "2026-03-10", items: ["b", "a"] }] };
+    expect(phoneNow(laid, [], at).todays.map(({ itemId }) => itemId)).toEqual(["b", "a"]);
+    expect(phoneNow({ ...view, days: [{ date: "2026-03-10", items: [] }] }, [], at).todays).toEqual([]);
+  });
+
+  it("knows a day as done before it is sent", () => {
+    expect(phoneNow(view, [session("2026-03-10T07:00:00Z")], at).doneToday).toBe(true);
+    expect(phoneNow(view, [session("2026-03-09T07:00:00Z")], at).doneToday).toBe(false);
+  });
+
+  it("asks for the morning after once, for two days at most", () => {
+    const done = session("2026-03-09T18:00:00Z");
+    expect(phoneNow(view, [done], at).morningOf).toBe("2026-03-09");
+    expect(phoneNow(view, [done], "2026-03-09T20:00:00Z").morningOf).toBeNull();
+    expect(phoneNow(view, [done], "2026-03-12T09:00:00Z").morningOf).toBeNull();
+    const told: Waiting = {
+      name: "tellMorning",
+      body: { id: "m", occurredAt: at, trainingDate: "2026-03-09", pain: 1 },
+    };
+    expect(phoneNow(view, [done, told], at).morningOf).toBeNull();
+  });
+
+  it("stops everything for a grave sign at once, one exercise for a pinch; all where it may be more than one", () => {
+    expect(phoneNow(view, [signal("calf-hot")], at).halted).toEqual({
+      code: "calf-hot",
+      urgency: "same-day",
+    });
+    expect(phoneNow(view, [signal("calf-hot")], at).items.every(({ stopped }) => stopped)).toBe(true);
+    const pinched = phoneNow(view, [signal("pinch-or-block", "a")], at);
+    expect([pinched.halted, pinched.items.map(({ stopped }) => stopped)]).toEqual([null, [true, false]]);
+    expect(phoneNow(view, [signal("gives-way", "a")], at).items.every(({ stopped }) => stopped)).toBe(true);
+  });
+});

@@ -1,0 +1,81 @@
+import { openDB, type DBSchema, type IDBPDatabase } from "idb";
+import type { PhoneMorningBody, PhoneSessionBody, PhoneSignalBody, PhoneView } from "~/contract/phone";
+import type { RunState } from "./run-state";
+
+/** Something that was told on this phone and is to be sent, in order and once. */
+export type Waiting =
+  | { readonly name: "tellSession"; readonly body: Omit<PhoneSessionBody, "sentAt"> }
+  | { readonly name: "tellMorning"; readonly body: Omit<PhoneMorningBody, "sentAt"> }
+  | { readonly name: "tellSignal"; readonly body: Omit<PhoneSignalBody, "sentAt"> };
+
+/** Something that the clinic's side did not take, and why. */
+export interface NotTaken {
+  readonly what: Waiting;
+  readonly why: string;
+}
+
+/** What a phone keeps, by name. */
+interface Kept {
+  readonly view: PhoneView;
+  /** Milliseconds by which the clinic's clock is ahead of the phone's. */
+  readonly ahead: number;
+  readonly run: RunState;
+  readonly notTaken: readonly NotTaken[];
+  /** When the settings of the plan were last looked at here. */
+  readonly seenAt: string;
+}
+
+interface Shape extends DBSchema {
+  kept: { key: string; value: unknown };
+  waiting: { key: number; value: Waiting };
+}
+
+let opened: Promise<IDBPDatabase<Shape>> | undefined;
+const database = () =>
+  (opened ??= openDB<Shape>("stair-phone", 1, {
+    upgrade: (db) => {
+      db.createObjectStore("kept");
+      db.createObjectStore("waiting", { autoIncrement: true });
+    },
+  }));
+
+export async function readKept<K extends keyof Kept>(name: K): Promise<Kept[K] | undefined> {
+  return (await (await database()).get("kept", name)) as Kept[K] | undefined;
+}
+
+export async function keep<K extends keyof Kept>(name: K, value: Kept[K]): Promise<void> {
+  await (await database()).put("kept", value, name);
+}
+
+export async function drop(name: keyof Kept): Promise<void> {
+  await (await database()).delete("kept", name);
+}
+
+/** Everything that waits to be sent, oldest first, with the keys it is kept under. */
+export async function readWaiting(): Promise<{ key: number; what: Waiting }[]> {
+  const db = await database();
+  const [keys, values] = await Promise.all([db.getAllKeys("waiting"), db.getAll("waiting")]);
+  return keys.flatMap((key, n) => {
+    const what = values[n];
+    return what ? [{ key, what }] : [];
+  });
+}
+
+/** Keeps something to be sent; with the run it came from gone in the same step, so that it is never told twice. */
+export async function keepWaiting(what: Waiting, endsRun = false): Promise<void> {
+  const work = (await database()).transaction(["waiting", "kept"], "readwrite");
+  await work.objectStore("waiting").add(what);
+  if (endsRun) await work.objectStore("kept").delete("run");
+  await work.done;
+}
+
+export async function dropWaiting(key: number): Promise<void> {
+  await (await database()).delete("waiting", key);
+}
+
+/** Nothing of anybody stays on the phone. */
+export async function emptyPhone(): Promise<void> {
+  const work = (await database()).transaction(["waiting", "kept"], "readwrite");
+  await Promise.all([work.objectStore("waiting").clear(), work.objectStore("kept").clear()]);
+  await work.done;
+}

@@ -1,0 +1,148 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import type { PhoneItem } from "~/contract/phone";
+import { setProblems } from "~/core/session/session-problems";
+import {
+  sessionOf,
+  runPrescription,
+  runSteps,
+  stepOver,
+  stepsSkipped,
+  toBeTold,
+  type RunState,
+} from "./run-state";
+
+const someItem = (itemId: string, over: Partial<PhoneItem> = {}): PhoneItem => ({
+  itemId,
+  name: itemId,
+  lane: "adductors",
+  exerciseId: "e",
+  drawnLike: null,
+  prescription: {
+    variantId: "v",
+    settings: { kneeBend: 30 },
+    dose: {
+      style: "strength",
+      policy: "fixed",
+      sets: 2,
+      reps: { bottom: 8, top: 10 },
+      loadKg: 10,
+      restSeconds: 30,
+      daysPerWeek: 3,
+    },
+  },
+  sides: "each-side",
+  first: "left",
+  circuit: null,
+  cues: [],
+  safety: null,
+  caution: null,
+  stopped: false,
+  easier: null,
+  since: "2026-03-01T00:00:00.000Z",
+  doneDays: 0,
+  wantedDays: 3,
+  ...over,
+});
+const begun = (items: readonly PhoneItem[]): RunState => ({
+  id: "r",
+  startedAt: "2026-03-10T08:00:00.000Z",
+  painBefore: 1,
+  items,
+  at: 0,
+  done: [],
+  felt: {},
+  eased: [],
+  skipped: [],
+});
+const felt = { pain: 1, site: "episode", effort: 5 } as const;
+
+/** Goes through a run to its end; what a hand does at each step is drawn. */
+function lived(run: RunState, hands: readonly number[]): RunState {
+  let now = run;
+  for (let n = 0; n < 500; n += 1) {
+    const steps = runSteps(now);
+    const telling = toBeTold(now, steps);
+    const step = steps[now.at];
+    if (telling) now = { ...now, felt: { ...now.felt, [telling.itemId]: felt } };
+    else if (!step) return now;
+    else if (hands[n % hands.length] === 0)
+      now = stepsSkipped(now, steps, { itemId: step.itemId, why: "time" });
+    else now = stepOver(now, steps);
+  }
+  throw new Error("a run without an end");
+}
+
+describe("a run on the phone", () => {
+  it("ends whatever is skipped, and what goes out of it is whole and fits the plan", () => {
+    const dosed = (one: PhoneItem, dose: object) => ({
+      ...one,
+      prescription: { ...one.prescription, dose: { ...one.prescription.dose, ...dose } },
+    });
+    const plans = fc
+      .array(
+        fc.record({
+          sides: fc.constantFrom("both-together" as const, "each-side" as const, "one-side" as const),
+          sets: fc.integer({ min: 1, max: 4 }),
+          circuit: fc.constantFrom(null, { number: 1, restSeconds: 60 }),
+        }),
+        { minLength: 1, maxLength: 5 },
+      )
+      .map((all) => {
+        const inCircuit = all.filter(({ circuit }) => circuit !== null).length > 1;
+        const sorted = [...all].sort((a, b) => Number(a.circuit === null) - Number(b.circuit === null));
+        return sorted.map(({ sides, sets, circuit }, n) =>
+          dosed(someItem(`i${n}`, { sides, circuit: inCircuit ? circuit : null }), { sets }),
+        );
+      });
+    fc.assert(
+      fc.property(plans, fc.array(fc.nat({ max: 6 }), { minLength: 5, maxLength: 40 }), (items, hands) => {
+        const over = lived(begun(items), hands);
+        const session = sessionOf(over, "2026-03-10T08:30:00.000Z");
+        const started = new Set(over.done.map(({ itemId }) => itemId));
+        expect(session?.items.map(({ itemId }) => itemId) ?? []).toEqual(
+          items.map(({ itemId }) => itemId).filter((id) => started.has(id)),
+        );
+        for (const { itemId, sets } of session?.items ?? []) {
+          const item = items.find((one) => one.itemId === itemId) as PhoneItem;
+          const { dose, settings } = item.prescription;
+          for (const set of sets)
+            expect(setProblems(set, { dose, settings, sides: item.sides }, "")).toEqual([]);
+        }
+        for (const { itemId } of over.skipped) expect(started.has(itemId)).toBe(false);
+      }),
+    );
+  });
+
+  it("nothing done is nothing told", () => {
+    const over = lived(begun([someItem("a")]), [0]);
+    expect(over.skipped).toEqual([{ itemId: "a", why: "time" }]);
+    expect(sessionOf(over, "2026-03-10T08:30:00.000Z")).toBeNull();
+  });
+
+  it("fewer repetitions, and what was made easier for the day, stand in the sets", () => {
+    const easier = {
+      knob: "kneeBend",
+      to: 20,
+      prescription: { ...someItem("a").prescription, settings: { kneeBend: 20 } },
+    };
+    const item = someItem("a", { sides: "both-together", easier });
+    const eased = { ...begun([item]), eased: ["a"] };
+    expect(runPrescription(item, eased).settings).toEqual({ kneeBend: 20 });
+    const done = { ...lived(eased, [1]), felt: { a: { ...felt, amount: 7 } } };
+    const session = sessionOf(done, "2026-03-10T08:30:00.000Z");
+    expect(session?.minutes).toBe(30);
+    expect(session?.items[0]?.sets).toEqual(
+      Array(2).fill({
+        side: "both",
+        reps: 7,
+        loadKg: 10,
+        painDuring: 1,
+        painSite: "episode",
+        effort: 5,
+        faults: [],
+        settings: { kneeBend: 20 },
+      }),
+    );
+  });
+});

@@ -1,0 +1,123 @@
+import type { PhoneItem, PhoneSessionBody } from "~/contract/phone";
+import type { Skipped } from "~/core/case/case-file";
+import type { Prescription } from "~/core/exercise/prescription";
+import type { SetRecord, Side } from "~/core/response/session-record";
+import { guidedRun, type RunStep } from "~/core/run/guided-run";
+
+/** How an exercise was, as the patient tells it once it is over. */
+export interface Felt {
+  readonly pain: number;
+  readonly site: SetRecord["painSite"];
+  readonly with?: NonNullable<SetRecord["painWith"]>;
+  readonly effort: number;
+  /** Repetitions, landings, seconds or minutes of a set, where they were other than asked. */
+  readonly amount?: number;
+}
+
+/** A run under way, as it is kept on the phone: a reload, a call or an empty battery loses nothing. */
+export interface RunState {
+  readonly id: string;
+  readonly startedAt: string;
+  readonly painBefore: number;
+  /** The exercises of the run as they were when it began: a plan that changes meanwhile does not change it. */
+  readonly items: readonly PhoneItem[];
+  /** Which step is in hand. */
+  readonly at: number;
+  /** Sets that are over. */
+  readonly done: readonly { readonly itemId: string; readonly side: Side }[];
+  readonly felt: Readonly<Record<string, Felt>>;
+  readonly eased: readonly string[];
+  readonly skipped: readonly Skipped[];
+}
+
+/** What is done of an exercise in this run: as planned, or easier for the day. */
+export const runPrescription = (item: PhoneItem, { eased }: Pick<RunState, "eased">): Prescription =>
+  item.easier && eased.includes(item.itemId) ? item.easier.prescription : item.prescription;
+
+/** The steps of a run. An exercise that is skipped keeps its steps: they are passed over. */
+export const runSteps = (run: Pick<RunState, "items" | "eased">): RunStep[] =>
+  guidedRun(run.items.map((item) => ({ ...item, dose: runPrescription(item, run).dose })));
+
+export const secondsOf = (steps: readonly RunStep[]): number =>
+  steps.reduce((sum, { seconds }) => sum + seconds, 0);
+
+const isOut = ({ skipped, felt }: RunState, itemId: string) =>
+  skipped.some((one) => one.itemId === itemId) || felt[itemId] !== undefined;
+
+/** The exercise that is over and of which nothing has been told yet; null where none is. */
+export function toBeTold(run: RunState, steps: readonly RunStep[]): PhoneItem | null {
+  const over = run.items.find(
+    ({ itemId }) =>
+      !isOut(run, itemId) &&
+      run.done.some((set) => set.itemId === itemId) &&
+      !steps.slice(run.at).some((step) => step.kind === "work" && step.itemId === itemId),
+  );
+  return over ?? null;
+}
+
+/** The next step that still stands: what is skipped is passed over, with the times that lead to it. */
+export function nextStep(run: RunState, steps: readonly RunStep[], from: number): number {
+  const at = steps.findIndex((step, n) => n >= from && !isOut(run, step.itemId));
+  return at < 0 ? steps.length : at;
+}
+
+/** The run with its step over: a set counts, a pause does not. */
+export function stepOver(run: RunState, steps: readonly RunStep[]): RunState {
+  const step = steps[run.at];
+  const done = step?.kind === "work" ? [...run.done, { itemId: step.itemId, side: step.side }] : run.done;
+  const moved = { ...run, done };
+  return { ...moved, at: nextStep(moved, steps, run.at + 1) };
+}
+
+/** The run without an exercise, and why; sets of it that were done stay to be told. */
+export function stepsSkipped(run: RunState, steps: readonly RunStep[], skipped: Skipped): RunState {
+  const began = run.done.some(({ itemId }) => itemId === skipped.itemId);
+  const out = { ...run, skipped: [...run.skipped, skipped] };
+  const at = nextStep(out, steps, run.at);
+  // What was begun is told of like anything else.
+  return began ? { ...run, at } : { ...out, at };
+}
+
+/** What goes to the clinic of a run; null where nothing was done. */
+export function sessionOf(run: RunState, endedAt: string): Omit<PhoneSessionBody, "sentAt"> | null {
+  const items = run.items.flatMap((item) => {
+    const sets = run.done.filter(({ itemId }) => itemId === item.itemId);
+    const felt = run.felt[item.itemId];
+    if (sets.length === 0 || !felt) return [];
+    return [{ itemId: item.itemId, sets: sets.map(({ side }) => setRecord(item, side, felt, run)) }];
+  });
+  if (items.length === 0) return null;
+  const minutes = Math.round((Date.parse(endedAt) - Date.parse(run.startedAt)) / 60_000);
+  return {
+    id: run.id,
+    occurredAt: endedAt,
+    painBefore: run.painBefore,
+    ...(minutes >= 1 && minutes <= 600 && enoughFor(items, minutes) ? { minutes } : {}),
+    items,
+    ...(run.skipped.length > 0 ? { skipped: [...run.skipped] } : {}),
+  };
+}
+
+/** A run that was tapped through in no time tells nothing of how long it took. */
+const enoughFor = (items: PhoneSessionBody["items"], minutes: number) =>
+  minutes * 60 >= items.flatMap(({ sets }) => sets).length * 5;
+
+function setRecord(item: PhoneItem, side: Side, felt: Felt, run: RunState): SetRecord {
+  const { dose, settings } = runPrescription(item, run);
+  const changed = Object.entries(settings).filter(([knob, to]) => item.prescription.settings[knob] !== to);
+  const { amount } = felt;
+  return {
+    side,
+    ...(dose.reps ? { reps: amount ?? dose.reps.top } : {}),
+    ...(dose.hold ? { holdSeconds: dose.reps ? dose.hold.top : (amount ?? dose.hold.top) } : {}),
+    ...(dose.contacts ? { contacts: amount ?? dose.contacts.top } : {}),
+    ...(dose.minutes ? { minutes: amount ?? dose.minutes } : {}),
+    ...(dose.loadKg === undefined ? {} : { loadKg: dose.loadKg }),
+    painDuring: felt.pain,
+    painSite: felt.site,
+    ...(felt.with ? { painWith: felt.with } : {}),
+    effort: felt.effort,
+    faults: [],
+    ...(changed.length > 0 ? { settings: Object.fromEntries(changed) } : {}),
+  };
+}

@@ -77,7 +77,9 @@ describe("a patient's own phone", () => {
     expect(await run.innerText()).toMatch(/Both legs\s+Set 1 of 5/);
     await button("Go").click();
     // The clock counts down by itself.
-    await expect.poll(() => run.getByRole("timer").innerText()).toMatch(/^1[0-4]/);
+    await expect
+      .poll(() => run.getByRole("timer").innerText(), { timeout: 15_000, interval: 100 })
+      .toMatch(/^1[0-4]/);
     await sound();
     await doExercise(4);
     // Above the rule: said at once, to the patient.
@@ -115,7 +117,7 @@ describe("a patient's own phone", () => {
     expect(await sent()).toContain("2 things will be sent");
     await patient.context.setOffline(false);
     await my.evaluate(() => dispatchEvent(new Event("online")));
-    await expect.poll(sent).toContain("All sent");
+    await expect.poll(sent, { timeout: 60_000 }).toContain("All sent");
     const told = (await (await patient.context.request.get("/api/phone")).json()) as {
       pains: { date: string; during: number; after: number | null }[];
       morningOf: string | null;
@@ -140,7 +142,7 @@ describe("a patient's own phone", () => {
     await my.getByText("Stop. Do no exercises now.").waitFor();
     await patient.context.setOffline(false);
     await my.evaluate(() => dispatchEvent(new Event("online")));
-    await expect.poll(sent).toContain("All sent");
+    await expect.poll(sent, { timeout: 60_000 }).toContain("All sent");
     await visit(at.page, "/sign-in");
     expect(unexpected()).toEqual([]);
   });

@@ -13,14 +13,25 @@ export function send(what: Waiting): Promise<Answer<unknown>> {
 }
 
 let sending: Promise<Sent> | null = null;
+let askedAgain = false;
 
 /**
  * Sends what waits, in the order in which it was told. What was taken goes; what is refused for good goes too, and is kept with
- * its reason to be shown; where nobody answers, the rest waits. One sender at a time.
+ * its reason to be shown; where nobody answers, the rest waits. One sender at a time: who asks meanwhile, because there is a
+ * connection again, is heard once it has given up.
  */
 export function sendWaiting(): Promise<Sent> {
-  sending ??= sendAll().finally(() => (sending = null));
+  if (sending) askedAgain = true;
+  sending ??= untilHeard().finally(() => (sending = null));
   return sending;
+}
+
+async function untilHeard(): Promise<Sent> {
+  for (;;) {
+    askedAgain = false;
+    const sent = await sendAll();
+    if (sent !== "later" || !askedAgain) return sent;
+  }
 }
 
 async function sendAll(): Promise<Sent> {

@@ -124,6 +124,14 @@ export function usePhone() {
     };
   }, [open, refresh, shut]);
 
+  const someWait = state.waiting.length > 0;
+  useEffect(() => {
+    if (!someWait) return;
+    // That there is a connection again is not always told.
+    const timer = setInterval(() => void refresh(), clockMs);
+    return () => clearInterval(timer);
+  }, [someWait, refresh]);
+
   /** Keeps what was told, at once, and sends it when it can. */
   const tell = useCallback(
     async (what: Waiting, endsRun = false) => {

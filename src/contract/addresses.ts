@@ -84,6 +84,7 @@ export const addresses = {
   judgeCriterion: "POST /api/episodes/{id}/criterion-words",
   setPassing: "POST /api/episodes/{id}/passing",
 
+  readHandout: "GET /api/episodes/{id}/handout",
   readPhones: "GET /api/episodes/{id}/phones",
   makePhoneLink: "POST /api/episodes/{id}/phones",
   endPhones: "POST /api/episodes/{id}/phones-ended",

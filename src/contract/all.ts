@@ -6,6 +6,7 @@ import type { EndpointName } from "./addresses";
 import * as episode from "./episode";
 import * as frame from "./frame";
 import * as gate from "./gate";
+import * as handout from "./handout";
 import * as history from "./history";
 import * as intake from "./intake";
 import * as lab from "./lab";
@@ -32,6 +33,7 @@ const rooms = {
   ...record,
   ...people,
   ...phone,
+  ...handout,
   ...phones,
   ...plan,
   ...measures,

@@ -56,6 +56,9 @@ export const PhoneMessage = Type.Object(
 );
 export type PhoneMessage = Static<typeof PhoneMessage>;
 
+/** Days that are laid out, with their exercises in order. */
+export const PlannedDays = Type.Array(Type.Object({ date, items: Type.Array(uuid) }, closed));
+
 /** Where somebody stands and what is still missing, in few words. */
 const PhoneStair = Type.Object(
   {
@@ -89,7 +92,7 @@ export const PhoneView = Type.Object(
     halted: orNull(Type.Object({ code: oneOf(stopSignalCodes), urgency: oneOf(urgencies) }, closed)),
     items: Type.Array(PhoneItem),
     /** Days that are laid out, from today, with their exercises in order; empty where no week was kept. */
-    days: Type.Array(Type.Object({ date, items: Type.Array(uuid) }, closed)),
+    days: PlannedDays,
     /** Days of the last two weeks on which something was done. */
     doneOn: Type.Array(date),
     /** The training day whose morning after is still to be told. */

@@ -167,6 +167,7 @@ export const clinic = {
   "act.read-week": "read a week",
   "act.solve-week": "had a week planned",
   "act.keep-week": "kept a week",
+  "act.read-handout": "made a handout",
   "act.open-phone": "opened the plan on a phone",
   "act.forget-phone": "let a phone forget the plan",
   "act.read-phone": "read the plan on a phone",

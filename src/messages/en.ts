@@ -2,6 +2,7 @@ import { daily } from "./en-daily";
 import { clinic } from "./en-clinic";
 import { record } from "./en-record";
 import { exercise } from "./en-exercise";
+import { handout } from "./en-handout";
 import { history } from "./en-history";
 import { judgement } from "./en-judgement";
 import { lab } from "./en-lab";
@@ -22,6 +23,7 @@ export const en = {
   ...record,
   ...clinic,
   ...exercise,
+  ...handout,
   ...history,
   ...judgement,
   ...lab,

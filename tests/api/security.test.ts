@@ -139,10 +139,11 @@ describe("another clinic's ids answer 404, at every endpoint that takes one", ()
         "/lab",
         "/week",
         "/phone",
+        "/handout",
         "/person",
       ].map((p) => stranger.get(`/episodes/${fencer}${p}`)),
     );
-    expect(pages.map((p) => p.status)).toEqual(Array(14).fill(404));
+    expect(pages.map((p) => p.status)).toEqual(Array(15).fill(404));
     for (const { body } of pages) expect(body).not.toContain("Darrow");
     const forFencer = await stranger.get(`/library/clam?for=${fencer}`);
     expect(forFencer.status).toBe(404);

@@ -61,7 +61,7 @@ export default function MorningForm({ trainingDate, onTold, onLeave }: Props) {
         value={swelling}
         onChange={setSwelling}
       />
-      <div className="sticky bottom-3 mt-auto flex gap-2">
+      <div className="sticky bottom-20 mt-auto flex gap-2">
         <button type="button" className="btn phone-plain btn-lg min-h-16 flex-1" onClick={onLeave}>
           {t("phone.later")}
         </button>

@@ -156,7 +156,7 @@ function PhonePage() {
             <p>{t(`phone.rule.${view.school}`)}</p>
             <button
               type="button"
-              className="btn btn-primary sticky bottom-3 mt-auto min-h-20 text-2xl"
+              className="btn btn-primary sticky bottom-20 mt-auto min-h-20 text-2xl"
               disabled={painBefore === null}
               onClick={begin}
             >
@@ -209,7 +209,7 @@ function PhonePage() {
               <button
                 key={code}
                 type="button"
-                className="flex min-h-16 flex-1 flex-col items-center justify-center gap-1 aria-[current=page]:font-bold"
+                className="flex min-h-16 flex-1 flex-col items-center justify-center gap-1 px-1 text-sm leading-tight aria-[current=page]:font-bold"
                 aria-current={screen === code ? "page" : undefined}
                 onClick={() => setScreen(code)}
               >
@@ -219,7 +219,7 @@ function PhonePage() {
             ))}
             <button
               type="button"
-              className="bg-error text-error-content flex min-h-16 flex-1 flex-col items-center justify-center gap-1 leading-tight font-semibold"
+              className="bg-error text-error-content flex min-h-16 flex-1 flex-col items-center justify-center gap-1 px-1 text-sm leading-tight font-semibold"
               onClick={() => wrong(null)}
             >
               <OctagonAlert className="size-6" aria-hidden />

@@ -2,8 +2,6 @@ import { ChevronRight, Pause, Play, Volume2, VolumeX } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import type { PhoneView } from "~/contract/phone";
 import { skipReasons } from "~/core/case/case-file";
-import { steadyTempo } from "~/core/dose/tempo";
-import { tempoPhaseAt } from "~/core/session/tempo-phase";
 import ExerciseFigure from "~/islands/figure/ExerciseFigure";
 import { sayKnobValue } from "~/messages/say-knob-value";
 import { label, t } from "~/messages/say";
@@ -44,7 +42,7 @@ export default function RunView({ view, run, onRun, onOver, onWrong }: Props) {
   const item = run.items.find(({ itemId }) => itemId === step?.itemId);
   const prescription = item ? runPrescription(item, run) : null;
   const dose = prescription?.dose;
-  const counts = isWork && going && dose?.reps !== undefined && dose.hold === undefined;
+  const counts = isWork && going && dose?.reps !== undefined;
   const said = useRef("");
 
   const say = (words: string, high = false) => {
@@ -60,8 +58,8 @@ export default function RunView({ view, run, onRun, onOver, onWrong }: Props) {
   /** How many repetitions are begun, where they are counted; else the seconds that are left. */
   const shownAt = (seconds: number) => {
     if (!step) return 0;
-    if (counts)
-      return Math.min(tempoPhaseAt(dose.tempo ?? steadyTempo, seconds).done + 1, dose.reps?.top ?? 0);
+    const { reps } = dose ?? {};
+    if (counts && reps) return Math.min(Math.floor((seconds / step.seconds) * reps.top) + 1, reps.top);
     return Math.max(0, Math.ceil(step.seconds - seconds));
   };
   // Each number is said once, and the end of a step moves on.

@@ -71,7 +71,7 @@ export default function TodayList({ view, now, hasRun, seenAt, onStart, onMornin
       {mayStart && (
         <button
           type="button"
-          className="btn btn-primary sticky bottom-3 mt-auto min-h-20 text-2xl"
+          className="btn btn-primary sticky bottom-20 mt-auto min-h-20 text-2xl"
           onClick={onStart}
         >
           {t(hasRun ? "phone.goOn" : now.doneToday ? "phone.again" : "phone.start")}

@@ -46,6 +46,9 @@ function PhonesPage({ phones }: { phones: PhonesView }) {
           <button type="button" className="btn btn-primary" disabled={busy} onClick={() => void make()}>
             {t(made || view.openUntil ? "phones.makeAgain" : "phones.make")}
           </button>
+          <a className="btn" href={`/episodes/${id}/handout`}>
+            {t("handout.show")}
+          </a>
           {open && (
             <button type="button" className="btn btn-error btn-outline" onClick={() => void end(null)}>
               {t("phones.endAll")}

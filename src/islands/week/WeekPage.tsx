@@ -153,6 +153,9 @@ function WeekPage({ week: loaded }: { week: WeekView }) {
             <Printer className="size-4" aria-hidden />
             {t("week.print")}
           </button>
+          <a className="btn" href={`/episodes/${week.episodeId}/handout`}>
+            {t("handout.show")}
+          </a>
         </div>
         <ProblemNote problem={write.problem ?? problem} sayPath={() => ""} />
         {clash.length > 0 && (

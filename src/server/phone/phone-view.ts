@@ -70,7 +70,7 @@ export async function readPhone(phone: PhoneContext): Promise<PhoneView> {
 }
 
 /** The exercises in the order in which a day is done. */
-function phoneItems(loaded: LoadedCase, today: string): PhoneItem[] {
+export function phoneItems(loaded: LoadedCase, today: string): PhoneItem[] {
   const { file } = loaded;
   const review = loaded.review();
   const names = namesInPlan(file, review.items);
@@ -138,7 +138,7 @@ function easierToday(
 }
 
 /** Days from today that somebody laid out, with their exercises in the order of the day. */
-function laidDays(
+export function laidDays(
   loaded: LoadedCase,
   weeks: Awaited<ReturnType<typeof keptWeeks>>,
   today: string,

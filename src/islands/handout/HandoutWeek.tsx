@@ -1,0 +1,41 @@
+import type { HandoutView } from "~/contract/handout";
+import { sayDate, t } from "~/messages/say";
+
+const shown = 7;
+
+/** The coming days by the numbers of their exercises; free to choose where no week was laid out. */
+export default function HandoutWeek({ items, days }: Pick<HandoutView, "items" | "days">) {
+  const number = (id: string) => items.findIndex(({ itemId }) => itemId === id) + 1;
+  return (
+    <section className="handout-week">
+      <h3>{t("handout.week")}</h3>
+      {days.length === 0 ? (
+        <p>{t("handout.noWeek")}</p>
+      ) : (
+        <table>
+          <tbody>
+            <tr>
+              {days.slice(0, shown).map(({ date }) => (
+                <th key={date} scope="col">
+                  {sayDate(date)}
+                </th>
+              ))}
+            </tr>
+            <tr>
+              {days.slice(0, shown).map(({ date, items: ids }) => (
+                <td key={date}>
+                  {ids.length === 0
+                    ? t("handout.restDay")
+                    : ids
+                        .map(number)
+                        .sort((a, b) => a - b)
+                        .join(", ")}
+                </td>
+              ))}
+            </tr>
+          </tbody>
+        </table>
+      )}
+    </section>
+  );
+}

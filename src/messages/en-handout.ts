@@ -1,0 +1,38 @@
+/** Words of the sheet that a patient takes home: short words, read in a hurry. */
+export const handout = {
+  "handout.title": "Handout",
+  "handout.show": "Handout",
+  "handout.print": "Print",
+  "handout.large": "Large print",
+  "handout.mono": "Black and white",
+  "handout.addCode": "Add a code for the phone",
+  "handout.heading": "Exercises for {name}",
+  "handout.date": "{clinic}, {date}",
+  "handout.sets": "{sets, plural, one {# set} other {# sets}}: {work}",
+  "handout.rest": "rest {seconds} seconds",
+  "handout.days": "{days, plural, one {# day} other {# days}} a week",
+  "handout.bouts": "{bouts} times a day",
+  "handout.first": "{leg} first, then the other",
+  "handout.only": "{leg} only",
+  "handout.slow": "slowly: {down} s down, {up} s up",
+  "handout.start": "start",
+  "handout.end": "end",
+  "handout.stopped": "Do not do this until your clinic says so.",
+  "handout.pain": "Pain",
+  "handout.week": "Your days",
+  "handout.noWeek": "Any day; a day of rest between is fine.",
+  "handout.restDay": "rest",
+  "handout.limits": "Mind this",
+  "handout.until": "until {date}",
+  "handout.stop": "Stop and call",
+  "handout.stopWhen":
+    "Stop at once and call if: a joint gives way or locks; a sudden pop; you cannot put weight on the leg; a calf is hot, swollen and sore; numbness, or pain that shoots below the knee; a fever, or a wound that is red or leaks; you cannot breathe well, have chest pain or faint; numb between the legs, or trouble with bladder or bowel.",
+  "handout.emergency": "Chest, breath, faint, bladder",
+  "handout.same-day": "Everything else of these",
+  "handout.review": "Questions",
+  "handout.phone": "On your phone",
+  "handout.phoneSays":
+    "Scan this, or open {address} and type {code} with the year you were born. It opens until {until}.",
+  "handout.foot":
+    "Made for one person by their clinic. It does not take the place of the clinic or a doctor.",
+};

@@ -25,6 +25,10 @@ const views = [
   "DocumentPage",
   "CallsForm",
   "SignIn",
+  "PhonesPage",
+  "HandoutPage",
+  "WeekPage",
+  "PhonePage",
 ];
 
 /** Views under the head of a patient, which comes with them. */
@@ -41,7 +45,18 @@ const ofPatients = [
   "RecordPage",
   "SchoolsPage",
   "DocumentPage",
+  "PhonesPage",
+  "HandoutPage",
+  "WeekPage",
 ];
+/** Sheets that are sent with one view alone, by the beginning of their names. */
+const stylesOf: Readonly<Record<string, string>> = {
+  LabPage: "lab.",
+  HandoutPage: "handout.",
+  PhonePage: "PhonePage.",
+};
+/** Views without the bar of somebody who works here. */
+const withoutBar = ["SignIn", "PhonePage"];
 
 /** Prints what each view loads before it answers, and what it brings later (figures, dialogs), against the bound. */
 export function printViewSizes(dist: string): void {
@@ -63,12 +78,17 @@ export function printViewSizes(dist: string): void {
     roots.forEach(visit);
     return seen;
   };
-  const styles = names.filter((name) => name.endsWith(".css"));
+  const sheets = names.filter((name) => name.endsWith(".css"));
+  const ofOneView = Object.values(stylesOf);
   console.log(`\nviews, scripts and styles, gzip (bound ${mostKb} kB before it answers)`);
   for (const view of views) {
     const head = ofPatients.includes(view) ? named("PatientFrame") : [];
-    const bar = view === "SignIn" ? [] : named("TopBar");
+    const bar = withoutBar.includes(view) ? [] : named("TopBar");
     const roots = [...named(view), ...named("client"), ...bar, ...head];
+    // The styles of all views, and a view's own.
+    const styles = sheets.filter(
+      (name) => name.startsWith(stylesOf[view] ?? "index.") || !ofOneView.some((own) => name.startsWith(own)),
+    );
     const first = reached(roots, /(?:from|import)\s*"\.\/([^"]+\.js)"/g);
     const all = reached(roots, /"\.\/([^"]+\.js)"/g);
     const before = kb([...first, ...styles]);

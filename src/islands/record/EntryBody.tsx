@@ -29,12 +29,12 @@ const bodies: Bodies = {
       {session.supersedes && <p>{t("record.corrects")}</p>}
       <p>{t("record.sessionLine", { pain: session.painBefore, minutes: session.minutes ?? 0 })}</p>
       {session.footwear && <p>{label("session.footwear", session.footwear)}</p>}
-      {session.alone && <p>{t("record.alone")}</p>}
+      {session.alone && <p>{t("told.alone")}</p>}
       {session.skipped && (
         <p>
-          {t("record.skipped", {
+          {t("told.skipped", {
             what: session.skipped
-              .map(({ itemId, why }) => `${exerciseName(record, itemId)} (${t(`record.skip.${why}`)})`)
+              .map(({ itemId, why }) => `${exerciseName(record, itemId)} (${t(`told.skip.${why}`)})`)
               .join(", "),
           })}
         </p>

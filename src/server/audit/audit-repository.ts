@@ -64,7 +64,7 @@ export async function findAudit(
   return rows.map((row) => ({
     id: String(row["id"]),
     at: fromDatabaseTime(String(row["at"])),
-    by: row["phone_id"] === null ? String(row["by_name"] ?? "") : t("record.onPhone"),
+    by: row["phone_id"] === null ? String(row["by_name"] ?? "") : t("told.onPhone"),
     action: String(row["action"]),
     kind: String(row["object_kind"]),
     episodeId: row["episode_id"] as string | null,

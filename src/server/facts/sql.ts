@@ -38,8 +38,7 @@ export async function readFacts<C extends Columns>(
 const writerOf = (
   { by, fromPhones }: Pick<FactDefinition, "by" | "fromPhones">,
   row: RowDataPacket,
-): string =>
-  by && fromPhones && row["by_name"] === null ? t("record.onPhone") : String(row["by_name"] ?? "");
+): string => (by && fromPhones && row["by_name"] === null ? t("told.onPhone") : String(row["by_name"] ?? ""));
 
 /** The fields of a fact from a row that has them under their column names. */
 function fieldsOf(columns: Columns, row: RowDataPacket): object {

@@ -49,7 +49,7 @@ async function phonesView(staff: StaffContext, loaded: LoadedCase): Promise<Phon
 function toldLately({ parts, file }: LoadedCase): PhonesView["told"] {
   const since = addDays(localDay(file.asOf, file.zone), -toldDays);
   const fromPhone = <T extends { readonly by: string }>(all: readonly T[]) =>
-    all.filter(({ by }) => by === t("record.onPhone"));
+    all.filter(({ by }) => by === t("told.onPhone"));
   return [
     ...fromPhone(parts.sessions).map(({ id, at, receivedAt }) => ({
       kind: "session" as const,

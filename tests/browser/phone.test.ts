@@ -147,6 +147,55 @@ describe("a patient's own phone", () => {
     expect(unexpected()).toEqual([]);
   });
 
+  it("a run that was left over night is told as of the evening before", async () => {
+    const before = await my.evaluate(async () => {
+      const db = await new Promise<IDBDatabase>((done) => {
+        const asked = indexedDB.open("stair-phone");
+        asked.onsuccess = () => done(asked.result);
+      });
+      const view = await new Promise<{ items: { itemId: string }[] }>((done) => {
+        const asked = db.transaction("kept").objectStore("kept").get("view");
+        asked.onsuccess = () => done(asked.result as { items: { itemId: string }[] });
+      });
+      const [item] = view.items;
+      const touchedAt = new Date(Date.now() - 9 * 3_600_000).toISOString();
+      const run = {
+        id: "0198f3a0-0000-7000-8000-00000000abcd",
+        startedAt: touchedAt,
+        touchedAt,
+        painBefore: 0,
+        items: view.items,
+        at: 1,
+        done: [{ itemId: item?.itemId, side: "both" }],
+        felt: { [item?.itemId ?? ""]: { pain: 6, site: "episode", effort: 4 } },
+        eased: [],
+        skipped: [],
+      };
+      await new Promise((done) => {
+        const work = db.transaction("kept", "readwrite");
+        work.objectStore("kept").put(run, "run");
+        work.oncomplete = done;
+      });
+      db.close();
+      return touchedAt;
+    });
+    await my.reload();
+    await my.getByRole("heading", { name: /^Hello/ }).waitFor();
+    await expect
+      .poll(
+        async () => {
+          const { pains } = (await (await patient.context.request.get("/api/phone")).json()) as {
+            pains: { date: string; during: number }[];
+          };
+          return pains.some(({ date, during }) => date === before.slice(0, 10) && during === 6);
+        },
+        { timeout: 60_000 },
+      )
+      .toBe(true);
+    expect(await sent()).toContain("All sent");
+    expect(unexpected()).toEqual([]);
+  });
+
   it("what I see of myself, and whom to call, in words", async () => {
     await button("How I am doing").click();
     expect(await my.locator("main").innerText()).toMatch(/Step 3 of 6[\s\S]*Pain, 0 to 10[\s\S]*Your rule/);

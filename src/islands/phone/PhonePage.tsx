@@ -10,7 +10,7 @@ import MyWay from "./MyWay";
 import OpenForm from "./OpenForm";
 import { phoneNow } from "./phone-now";
 import { drop, keep, readKept, type Waiting } from "./phone-store";
-import { sessionOf, type RunState } from "./run-state";
+import { sessionOf, wasLeft, type RunState } from "./run-state";
 import RunView from "./RunView";
 import TodayList from "./TodayList";
 import { usePhone } from "./use-phone";
@@ -36,10 +36,6 @@ function PhonePage() {
   const [doneCount, setDoneCount] = useState(0);
 
   useEffect(() => {
-    void readKept("run").then(
-      (kept) => kept && setRun(kept),
-      () => undefined,
-    );
     void readKept("seenAt").then(
       (at) => {
         setSeenAt(at ?? "");
@@ -50,13 +46,26 @@ function PhonePage() {
     void navigator.serviceWorker?.register("/my-worker.js", { scope: "/my" }).catch(() => undefined);
   }, []);
 
+  useEffect(() => {
+    const begin = async () => {
+      const kept = await readKept("run");
+      if (!kept) return;
+      if (!wasLeft(kept, Date.now())) return setRun(kept);
+      const body = sessionOf(kept);
+      if (body) await tell({ name: "tellSession", body }, true);
+      else await drop("run");
+    };
+    void begin().catch(() => undefined);
+  }, [tell]);
+
   const keepRun = useCallback((next: RunState) => {
-    setRun(next);
-    void keep("run", next).catch(() => undefined);
+    const touched = { ...next, touchedAt: new Date().toISOString() };
+    setRun(touched);
+    void keep("run", touched).catch(() => undefined);
   }, []);
   const finish = useCallback(
     (ended: RunState) => {
-      const body = sessionOf(ended, new Date().toISOString());
+      const body = sessionOf(ended);
       setRun(null);
       setDoneCount(body?.items.length ?? 0);
       setScreen(body ? "over" : "today");
@@ -81,6 +90,7 @@ function PhonePage() {
     keepRun({
       id: uuid(),
       startedAt: new Date().toISOString(),
+      touchedAt: "",
       painBefore,
       items,
       at: 0,
@@ -109,7 +119,7 @@ function PhonePage() {
     if (only && left.length > 0)
       keepRun({ ...run, skipped: [...run.skipped, { itemId: itemId ?? "", why: "pain" }] });
     else {
-      const body = sessionOf(toTell, new Date().toISOString());
+      const body = sessionOf(toTell);
       setRun(null);
       if (body) void tell({ name: "tellSession", body }, true);
       else void drop("run").catch(() => undefined);

@@ -8,6 +8,7 @@ import {
   runSteps,
   stepOver,
   stepsSkipped,
+  wasLeft,
   toBeTold,
   type RunState,
 } from "./run-state";
@@ -47,6 +48,7 @@ const someItem = (itemId: string, over: Partial<PhoneItem> = {}): PhoneItem => (
 const begun = (items: readonly PhoneItem[]): RunState => ({
   id: "r",
   startedAt: "2026-03-10T08:00:00.000Z",
+  touchedAt: "2026-03-10T08:30:00.000Z",
   painBefore: 1,
   items,
   at: 0,
@@ -98,7 +100,7 @@ describe("a run on the phone", () => {
     fc.assert(
       fc.property(plans, fc.array(fc.nat({ max: 6 }), { minLength: 5, maxLength: 40 }), (items, hands) => {
         const over = lived(begun(items), hands);
-        const session = sessionOf(over, "2026-03-10T08:30:00.000Z");
+        const session = sessionOf(over);
         const started = new Set(over.done.map(({ itemId }) => itemId));
         expect(session?.items.map(({ itemId }) => itemId) ?? []).toEqual(
           items.map(({ itemId }) => itemId).filter((id) => started.has(id)),
@@ -117,7 +119,14 @@ describe("a run on the phone", () => {
   it("nothing done is nothing told", () => {
     const over = lived(begun([someItem("a")]), [0]);
     expect(over.skipped).toEqual([{ itemId: "a", why: "time" }]);
-    expect(sessionOf(over, "2026-03-10T08:30:00.000Z")).toBeNull();
+    expect(sessionOf(over)).toBeNull();
+  });
+
+  it("belongs to the time at which the hand was last at it; after some hours it was left", () => {
+    const over = lived(begun([someItem("a")]), [1]);
+    expect(sessionOf(over)?.occurredAt).toBe("2026-03-10T08:30:00.000Z");
+    expect(wasLeft(over, Date.parse("2026-03-10T14:29:00.000Z"))).toBe(false);
+    expect(wasLeft(over, Date.parse("2026-03-11T07:00:00.000Z"))).toBe(true);
   });
 
   it("fewer repetitions, and what was made easier for the day, stand in the sets", () => {
@@ -130,7 +139,7 @@ describe("a run on the phone", () => {
     const eased = { ...begun([item]), eased: ["a"] };
     expect(runPrescription(item, eased).settings).toEqual({ kneeBend: 20 });
     const done = { ...lived(eased, [1]), felt: { a: { ...felt, amount: 7 } } };
-    const session = sessionOf(done, "2026-03-10T08:30:00.000Z");
+    const session = sessionOf(done);
     expect(session?.minutes).toBe(30);
     expect(session?.items[0]?.sets).toEqual(
       Array(2).fill({

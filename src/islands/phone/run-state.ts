@@ -18,6 +18,8 @@ export interface Felt {
 export interface RunState {
   readonly id: string;
   readonly startedAt: string;
+  /** When the hand was last at it: what was done was done by then, whenever the page is closed or opened again. */
+  readonly touchedAt: string;
   readonly painBefore: number;
   /** The exercises of the run as they were when it began: a plan that changes meanwhile does not change it. */
   readonly items: readonly PhoneItem[];
@@ -37,6 +39,12 @@ export const runPrescription = (item: PhoneItem, { eased }: Pick<RunState, "ease
 /** The steps of a run. An exercise that is skipped keeps its steps: they are passed over. */
 export const runSteps = (run: Pick<RunState, "items" | "eased">): RunStep[] =>
   guidedRun(run.items.map((item) => ({ ...item, dose: runPrescription(item, run).dose })));
+
+const leftAfterMs = 6 * 3_600_000;
+
+/** Whether a run was left: nobody goes on with it after some hours, and what was done belongs to its own day. */
+export const wasLeft = ({ touchedAt }: RunState, now: number): boolean =>
+  now - Date.parse(touchedAt) > leftAfterMs;
 
 export const secondsOf = (steps: readonly RunStep[]): number =>
   steps.reduce((sum, { seconds }) => sum + seconds, 0);
@@ -79,7 +87,8 @@ export function stepsSkipped(run: RunState, steps: readonly RunStep[], skipped: 
 }
 
 /** What goes to the clinic of a run; null where nothing was done. */
-export function sessionOf(run: RunState, endedAt: string): Omit<PhoneSessionBody, "sentAt"> | null {
+export function sessionOf(run: RunState): Omit<PhoneSessionBody, "sentAt"> | null {
+  const endedAt = run.touchedAt;
   const items = run.items.flatMap((item) => {
     const sets = run.done.filter(({ itemId }) => itemId === item.itemId);
     const felt = run.felt[item.itemId];

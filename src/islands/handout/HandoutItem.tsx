@@ -3,6 +3,7 @@ import type { PhoneItem } from "~/contract/phone";
 import ExerciseFigure from "~/islands/figure/ExerciseFigure";
 import { saySet, saySide } from "~/islands/phone/say-set";
 import { t } from "~/messages/say";
+import { drawnAs } from "~/islands/phone/drawn-as";
 
 interface Props {
   item: PhoneItem;
@@ -17,11 +18,7 @@ export default function HandoutItem({ item, number, handout }: Props) {
   return (
     <li className="handout-item">
       <ExerciseFigure
-        exercise={{
-          id: item.exerciseId,
-          lane: item.lane,
-          ...(item.drawnLike ? { drawnLike: item.drawnLike } : {}),
-        }}
+        exercise={drawnAs(item)}
         prescription={prescription}
         heightM={handout.heightM}
         side={sides === "both-together" ? handout.involvedSide : first}

@@ -10,7 +10,7 @@ import MyWay from "./MyWay";
 import OpenForm from "./OpenForm";
 import { phoneNow } from "./phone-now";
 import { drop, keep, readKept, type Waiting } from "./phone-store";
-import { sessionOf, wasLeft, type RunState } from "./run-state";
+import { newRun, sessionOf, wasLeft, type RunState } from "./run-state";
 import RunView from "./RunView";
 import TodayList from "./TodayList";
 import { usePhone } from "./use-phone";
@@ -87,18 +87,7 @@ function PhonePage() {
   const begin = () => {
     if (painBefore === null) return;
     const items = now.todays.filter(({ stopped }) => !stopped);
-    keepRun({
-      id: uuid(),
-      startedAt: new Date().toISOString(),
-      touchedAt: "",
-      painBefore,
-      items,
-      at: 0,
-      done: [],
-      felt: {},
-      eased: [],
-      skipped: [],
-    });
+    keepRun(newRun({ id: uuid(), startedAt: new Date().toISOString(), painBefore, items }));
     setScreen("run");
   };
   const wrong = (itemId: string | null) => {

@@ -19,6 +19,7 @@ import {
 import { readyForSound, sayAloud } from "./say-aloud";
 import { saySet, saySide } from "./say-set";
 import { useSeconds } from "./use-seconds";
+import { drawnAs } from "./drawn-as";
 
 interface Props {
   view: PhoneView;
@@ -157,11 +158,7 @@ export default function RunView({ view, run, onRun, onOver, onWrong }: Props) {
       </div>
       <ExerciseFigure
         key={`${item.itemId} ${leg}`}
-        exercise={{
-          id: item.exerciseId,
-          lane: item.lane,
-          ...(item.drawnLike ? { drawnLike: item.drawnLike } : {}),
-        }}
+        exercise={drawnAs(item)}
         prescription={prescription}
         heightM={view.heightM}
         side={leg === "both" ? view.involvedSide : leg}

@@ -6,6 +6,7 @@ import type { PhoneNow } from "./phone-now";
 import { runSteps, secondsOf } from "./run-state";
 import { saySet } from "./say-set";
 import { sayWrong } from "./use-phone";
+import { drawnAs } from "./drawn-as";
 
 interface Props {
   view: PhoneView;
@@ -87,11 +88,7 @@ function Line({ item, view, isNew }: { item: PhoneItem; view: PhoneView; isNew: 
       className={`bg-base-100 border-base-300 rounded-box flex items-center gap-3 border p-2 ${item.stopped ? "opacity-80" : ""}`}
     >
       <FigureThumb
-        exercise={{
-          id: item.exerciseId,
-          lane: item.lane,
-          ...(item.drawnLike ? { drawnLike: item.drawnLike } : {}),
-        }}
+        exercise={drawnAs(item)}
         prescription={item.prescription}
         heightM={view.heightM}
         side={view.involvedSide}

@@ -3,6 +3,7 @@ import { describe, expect, it } from "vitest";
 import type { PhoneItem } from "~/contract/phone";
 import { setProblems } from "~/core/session/session-problems";
 import {
+  newRun,
   sessionOf,
   runPrescription,
   runSteps,
@@ -46,16 +47,8 @@ const someItem = (itemId: string, over: Partial<PhoneItem> = {}): PhoneItem => (
   ...over,
 });
 const begun = (items: readonly PhoneItem[]): RunState => ({
-  id: "r",
-  startedAt: "2026-03-10T08:00:00.000Z",
+  ...newRun({ id: "r", startedAt: "2026-03-10T08:00:00.000Z", painBefore: 1, items }),
   touchedAt: "2026-03-10T08:30:00.000Z",
-  painBefore: 1,
-  items,
-  at: 0,
-  done: [],
-  felt: {},
-  eased: [],
-  skipped: [],
 });
 const felt = { pain: 1, site: "episode", effort: 5 } as const;
 

@@ -32,6 +32,17 @@ export interface RunState {
   readonly skipped: readonly Skipped[];
 }
 
+/** A run that begins now. */
+export const newRun = (begun: Pick<RunState, "id" | "startedAt" | "painBefore" | "items">): RunState => ({
+  ...begun,
+  touchedAt: begun.startedAt,
+  at: 0,
+  done: [],
+  felt: {},
+  eased: [],
+  skipped: [],
+});
+
 /** What is done of an exercise in this run: as planned, or easier for the day. */
 export const runPrescription = (item: PhoneItem, { eased }: Pick<RunState, "eased">): Prescription =>
   item.easier && eased.includes(item.itemId) ? item.easier.prescription : item.prescription;

@@ -192,7 +192,7 @@ describe("a patient's own phone", () => {
         { timeout: 60_000 },
       )
       .toBe(true);
-    expect(await sent()).toContain("All sent");
+    await expect.poll(sent, { timeout: 60_000 }).toContain("All sent");
     expect(unexpected()).toEqual([]);
   });
 

@@ -76,3 +76,14 @@ it("who asks while an attempt fails is heard: it is tried again at once", async 
   expect(await sendWaiting()).toBe("all");
   expect(kept.waiting).toEqual([]);
 });
+
+it("what is told while the rest is being sent goes as well, without waiting for another occasion", async () => {
+  meanwhile = () => {
+    if (asked.length !== 3) return;
+    kept.waiting.push({ key: 9, what: morning("d") });
+    void sendWaiting();
+  };
+  expect(await sendWaiting()).toBe("all");
+  expect(asked.at(-1)).toBe("tellMorning d");
+  expect(kept.waiting).toEqual([]);
+});

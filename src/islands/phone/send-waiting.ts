@@ -18,7 +18,7 @@ let askedAgain = false;
 /**
  * Sends what waits, in the order in which it was told. What was taken goes; what is refused for good goes too, and is kept with
  * its reason to be shown; where nobody answers, the rest waits. One sender at a time: who asks meanwhile, because there is a
- * connection again, is heard once it has given up.
+ * connection again or something new was told, is heard once it is through.
  */
 export function sendWaiting(): Promise<Sent> {
   if (sending) askedAgain = true;
@@ -30,7 +30,7 @@ async function untilHeard(): Promise<Sent> {
   for (;;) {
     askedAgain = false;
     const sent = await sendAll();
-    if (sent !== "later" || !askedAgain) return sent;
+    if (sent === "shut" || !askedAgain) return sent;
   }
 }
 

@@ -135,7 +135,7 @@ describe("a patient's own phone", () => {
     const call = my.getByRole("alert");
     expect(await call.innerText()).toMatch(/Call today[\s\S]*555 0142/);
     expect(await call.innerText()).toContain("told as soon as there is");
-    await button("Go on").click();
+    await button("Back").click();
     await my.getByText("Stop. Do no exercises now.").waitFor();
     expect(await button("Start").count()).toBe(0);
     await my.reload();

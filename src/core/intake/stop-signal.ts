@@ -70,6 +70,14 @@ export function halts(code: StopSignalCode): boolean {
   return suspends === "plan" || suspends === "session" || urgency === "emergency" || urgency === "same-day";
 }
 
+/**
+ * Whether it has to be said in which exercise a signal was seen: it suspends only that, or its lane.
+ *
+ * @example needsExercise("gives-way") // true
+ */
+export const needsExercise = (code: StopSignalCode): boolean =>
+  ["item", "lane"].includes(stopSignal(code).suspends);
+
 /** The definition behind a signal's code. */
 export function stopSignal(code: StopSignalCode): StopSignalDefinition {
   const found = stopSignals.find((signal) => signal.code === code);

@@ -67,28 +67,21 @@ function groupsOf(items: readonly RunItem[]): RunItem[][] {
 }
 
 function itemSteps(item: RunItem): RunStep[] {
-  const { dose, sides, first, itemId } = item;
+  const { dose, sides, itemId } = item;
   const { sets, restSeconds } = dose;
   const numbers = Array.from({ length: sets }, (_, n) => n + 1);
-  const set = (side: Side, number: number) => workOf(item, side, number, sets);
   const rest = (seconds: number): RunStep[] => (seconds > 0 ? [{ kind: "rest", itemId, seconds }] : []);
-  const change: RunStep = { kind: "change", itemId, seconds: changeSeconds };
-  if (sides !== "each-side") {
-    const side = sides === "both-together" ? "both" : first;
-    return numbers.flatMap((n) => [...(n > 1 ? rest(restSeconds) : []), set(side, n)]);
-  }
-  const second = first === "left" ? "right" : "left";
+  if (sides !== "each-side")
+    return numbers.flatMap((n) => [...(n > 1 ? rest(restSeconds) : []), ...oneSet(item, n, sets)]);
   if (dose.alternateSides === false) {
     const oneSide = (side: Side) =>
-      numbers.flatMap((n) => [...(n > 1 ? rest(restSeconds) : []), set(side, n)]);
-    return [...oneSide(first), change, ...oneSide(second)];
+      numbers.flatMap((n) => [...(n > 1 ? rest(restSeconds) : []), workOf(item, side, n, sets)]);
+    return [...oneSide(item.first), changeOf(item), ...oneSide(otherLeg(item))];
   }
   const left = Math.max(0, restSeconds - setSeconds(dose) - 2 * changeSeconds);
   return numbers.flatMap((n) => [
-    ...(n > 1 ? [change, ...rest(left)] : []),
-    set(first, n),
-    change,
-    set(second, n),
+    ...(n > 1 ? [changeOf(item), ...rest(left)] : []),
+    ...oneSet(item, n, sets),
   ]);
 }
 
@@ -97,23 +90,26 @@ function circuitSteps(items: readonly RunItem[], restSeconds: number): RunStep[]
   const rounds = Math.max(...items.map(({ dose }) => dose.sets));
   return Array.from({ length: rounds }, (_, n) => n + 1).flatMap((round) =>
     items.flatMap((item, i): RunStep[] => {
-      const { itemId, sides, first } = item;
+      const { itemId } = item;
       const lead: RunStep | null =
         i > 0
           ? { kind: "next", itemId, seconds: betweenInCircuit }
           : round > 1 && restSeconds > 0
             ? { kind: "rest", itemId, seconds: restSeconds }
             : null;
-      const set = (side: Side) => workOf(item, side, round, rounds);
-      const second = first === "left" ? "right" : "left";
-      return [
-        ...(lead ? [lead] : []),
-        ...(sides === "each-side"
-          ? [set(first), { kind: "change", itemId, seconds: changeSeconds } as const, set(second)]
-          : [set(sides === "both-together" ? "both" : first)]),
-      ];
+      return [...(lead ? [lead] : []), ...oneSet(item, round, rounds)];
     }),
   );
+}
+
+const otherLeg = ({ first }: RunItem) => (first === "left" ? "right" : "left");
+const changeOf = ({ itemId }: RunItem): RunStep => ({ kind: "change", itemId, seconds: changeSeconds });
+
+/** One set of whoever works: of both legs together, of one, or of each in turn. */
+function oneSet(item: RunItem, set: number, of: number): RunStep[] {
+  const { sides, first } = item;
+  if (sides !== "each-side") return [workOf(item, sides === "both-together" ? "both" : first, set, of)];
+  return [workOf(item, first, set, of), changeOf(item), workOf(item, otherLeg(item), set, of)];
 }
 
 const workOf = (item: RunItem, side: Side, set: number, of: number): RunStep => ({

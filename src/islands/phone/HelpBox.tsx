@@ -1,6 +1,8 @@
 import { useState } from "react";
 import type { PhoneView } from "~/contract/phone";
+import { urgencies } from "~/core/intake/stop-signal";
 import { t } from "~/messages/say";
+import { sayWhenToCall } from "./say-sign";
 
 /** Whom to call, what the phone is for, and how it forgets. */
 export default function HelpBox({ view, onForget }: { view: PhoneView; onForget: () => void }) {
@@ -9,18 +11,9 @@ export default function HelpBox({ view, onForget }: { view: PhoneView; onForget:
     <section className="flex flex-1 flex-col gap-4 p-4 text-lg">
       <h1 className="text-2xl font-bold">{view.clinicName}</h1>
       <dl className="flex flex-col gap-2">
-        {(["emergency", "same-day", "soon", "review"] as const).map((urgency) => (
+        {urgencies.map((urgency) => (
           <div key={urgency} className="bg-base-100 border-base-300 rounded-box border p-3">
-            <dt className="text-base font-semibold">
-              {t(
-                {
-                  emergency: "phone.call" as const,
-                  "same-day": "phone.callSame" as const,
-                  soon: "phone.callSoon" as const,
-                  review: "phone.callReview" as const,
-                }[urgency],
-              )}
-            </dt>
+            <dt className="text-base font-semibold">{sayWhenToCall(urgency)}</dt>
             <dd>{view.calls[urgency]}</dd>
           </div>
         ))}

@@ -1,6 +1,7 @@
 import { Activity, LifeBuoy, ListChecks, OctagonAlert } from "lucide-react";
 import { useCallback, useEffect, useState } from "react";
 import { v7 as uuid } from "uuid";
+import type { PhoneSignalBody } from "~/contract/phone";
 import { island } from "~/islands/frame/island";
 import PainPicker from "~/islands/frame/PainPicker";
 import { sayTime, t } from "~/messages/say";
@@ -9,11 +10,12 @@ import MorningForm from "./MorningForm";
 import MyWay from "./MyWay";
 import OpenForm from "./OpenForm";
 import { phoneNow } from "./phone-now";
-import { drop, keep, readKept, type Waiting } from "./phone-store";
-import { newRun, sessionOf, wasLeft, type RunState } from "./run-state";
+import { keep, readKept } from "./phone-store";
+import { newRun, type RunState } from "./run-state";
 import RunView from "./RunView";
 import TodayList from "./TodayList";
 import { usePhone } from "./use-phone";
+import { useRun } from "./use-run";
 import WrongFlow from "./WrongFlow";
 import "./phone.css";
 
@@ -29,7 +31,7 @@ function PhonePage() {
   const phone = usePhone();
   const { view, waiting, tell } = phone;
   const [screen, setScreen] = useState<Screen>("today");
-  const [run, setRun] = useState<RunState | null>(null);
+  const { run, go, end, obey } = useRun(tell);
   const [painBefore, setPainBefore] = useState<number | null>(null);
   const [inHand, setInHand] = useState<string | null>(null);
   const [seenAt, setSeenAt] = useState("");
@@ -46,33 +48,13 @@ function PhonePage() {
     void navigator.serviceWorker?.register("/my-worker.js", { scope: "/my" }).catch(() => undefined);
   }, []);
 
-  useEffect(() => {
-    const begin = async () => {
-      const kept = await readKept("run");
-      if (!kept) return;
-      if (!wasLeft(kept, Date.now())) return setRun(kept);
-      const body = sessionOf(kept);
-      if (body) await tell({ name: "tellSession", body }, true);
-      else await drop("run");
-    };
-    void begin().catch(() => undefined);
-  }, [tell]);
-
-  const keepRun = useCallback((next: RunState) => {
-    const touched = { ...next, touchedAt: new Date().toISOString() };
-    setRun(touched);
-    void keep("run", touched).catch(() => undefined);
-  }, []);
   const finish = useCallback(
     (ended: RunState) => {
-      const body = sessionOf(ended);
-      setRun(null);
-      setDoneCount(body?.items.length ?? 0);
-      setScreen(body ? "over" : "today");
-      if (body) void tell({ name: "tellSession", body }, true);
-      else void drop("run").catch(() => undefined);
+      const count = end(ended);
+      setDoneCount(count);
+      setScreen(count > 0 ? "over" : "today");
     },
-    [tell],
+    [end],
   );
 
   if (phone.phase === "opening") return <p className="p-6 text-xl">{t("phone.opening")}</p>;
@@ -87,32 +69,16 @@ function PhonePage() {
   const begin = () => {
     if (painBefore === null) return;
     const items = now.todays.filter(({ stopped }) => !stopped);
-    keepRun(newRun({ id: uuid(), startedAt: new Date().toISOString(), painBefore, items }));
+    go(newRun({ id: uuid(), startedAt: new Date().toISOString(), painBefore, items }));
     setScreen("run");
   };
   const wrong = (itemId: string | null) => {
     setInHand(itemId);
     setScreen("wrong");
   };
-  const tellWrong = (what: Waiting) => {
-    void tell(what);
-    if (!run || what.name !== "tellSignal") return;
-    const { itemId, code } = what.body;
-    // What was told and is over goes with the sign; what is stopped is not gone on with.
-    const only = itemId !== undefined && code === "pinch-or-block";
-    const left = only ? run.items.filter((item) => item.itemId !== itemId) : [];
-    const toTell = {
-      ...run,
-      items: run.items.filter((item) => run.felt[item.itemId] !== undefined || left.includes(item)),
-    };
-    if (only && left.length > 0)
-      keepRun({ ...run, skipped: [...run.skipped, { itemId: itemId ?? "", why: "pain" }] });
-    else {
-      const body = sessionOf(toTell);
-      setRun(null);
-      if (body) void tell({ name: "tellSession", body }, true);
-      else void drop("run").catch(() => undefined);
-    }
+  const tellWrong = (sign: Omit<PhoneSignalBody, "sentAt">) => {
+    void tell({ name: "tellSignal", body: sign });
+    obey(sign);
   };
 
   return (
@@ -164,7 +130,7 @@ function PhonePage() {
           </section>
         )}
         {screen === "run" && run && (
-          <RunView view={view} run={run} onRun={keepRun} onOver={finish} onWrong={wrong} />
+          <RunView view={view} run={run} onRun={go} onOver={finish} onWrong={wrong} />
         )}
         {screen === "over" && (
           <section className="flex flex-1 flex-col gap-4 p-4 text-lg" role="status">

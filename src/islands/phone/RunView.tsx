@@ -17,7 +17,7 @@ import {
   type RunState,
 } from "./run-state";
 import { readyForSound, sayAloud } from "./say-aloud";
-import { saySet, saySide } from "./say-set";
+import { saySet, saySide, sayStep } from "./say-set";
 import { useSeconds } from "./use-seconds";
 import { drawnAs } from "./drawn-as";
 
@@ -73,7 +73,7 @@ export default function RunView({ view, run, onRun, onOver, onWrong }: Props) {
       if (counts || number <= 3) say(String(number));
     }
     if (passed >= step.seconds) {
-      say(t(isWork ? "phone.say.rest" : "phone.say.go"), true);
+      say(sayStep(steps[run.at + 1]), true);
       over();
     }
   });

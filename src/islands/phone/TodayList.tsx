@@ -5,7 +5,7 @@ import { sayDate, t } from "~/messages/say";
 import type { PhoneNow } from "./phone-now";
 import { runSteps, secondsOf } from "./run-state";
 import { saySet } from "./say-set";
-import { sayWrong } from "./use-phone";
+import { saySign } from "./say-sign";
 import { drawnAs } from "./drawn-as";
 
 interface Props {
@@ -32,7 +32,7 @@ export default function TodayList({ view, now, hasRun, seenAt, onStart, onMornin
             <OctagonX className="size-8 shrink-0" aria-hidden />
             {t("phone.halted")}
           </p>
-          <p>{t("phone.haltedWhy", { what: sayWrong(now.halted.code) })}</p>
+          <p>{t("phone.haltedWhy", { what: saySign(now.halted.code) })}</p>
           <p className="text-xl font-bold">{view.calls[now.halted.urgency]}</p>
           <p>{t("phone.haltedUntil")}</p>
         </div>

@@ -1,11 +1,10 @@
 import { useState } from "react";
 import { v7 as uuid } from "uuid";
-import type { PhoneItem, PhoneView } from "~/contract/phone";
-import { stopSignal, type StopSignalCode, type Urgency } from "~/core/intake/stop-signal";
+import type { PhoneItem, PhoneSignalBody, PhoneView } from "~/contract/phone";
+import { needsExercise, stopSignal, type StopSignalCode } from "~/core/intake/stop-signal";
 import { t } from "~/messages/say";
-import { stopsAll } from "./phone-now";
-import type { Waiting } from "./phone-store";
-import { sayWrong } from "./use-phone";
+import { stopsAll } from "./stops-all";
+import { saySign, sayWhenToCall } from "./say-sign";
 
 /** Signs that a patient can tell, the gravest first. */
 const signs: readonly StopSignalCode[] = [
@@ -27,19 +26,12 @@ const signs: readonly StopSignalCode[] = [
   "night-weight-cancer",
   "dizziness",
 ];
-const heads: Record<Urgency, "phone.call" | "phone.callSame" | "phone.callSoon" | "phone.callReview"> = {
-  emergency: "phone.call",
-  "same-day": "phone.callSame",
-  soon: "phone.callSoon",
-  review: "phone.callReview",
-};
-
 interface Props {
   view: PhoneView;
   items: readonly PhoneItem[];
   /** The exercise in hand, where it happens in one. */
   inHand: string | null;
-  onTold: (what: Waiting) => void;
+  onTold: (sign: Omit<PhoneSignalBody, "sentAt">) => void;
   onLeave: () => void;
 }
 
@@ -49,15 +41,14 @@ export default function WrongFlow({ view, items, inHand, onTold, onLeave }: Prop
   const [code, setCode] = useState<StopSignalCode | null>(null);
   const [told, setTold] = useState(false);
   const [none, setNone] = useState(false);
-  const needsItem = (sign: StopSignalCode) => ["item", "lane"].includes(stopSignal(sign).suspends);
   const tell = (sign: StopSignalCode, itemId: string | null) => {
     const body = { id, code: sign, occurredAt: new Date().toISOString(), ...(itemId ? { itemId } : {}) };
     setTold(true);
-    onTold({ name: "tellSignal", body });
+    onTold(body);
   };
   const choose = (sign: StopSignalCode) => {
     setCode(sign);
-    if (!needsItem(sign) || inHand !== null) tell(sign, needsItem(sign) ? inHand : null);
+    if (!needsExercise(sign) || inHand !== null) tell(sign, needsExercise(sign) ? inHand : null);
   };
   if (code !== null && !told)
     return (
@@ -79,15 +70,15 @@ export default function WrongFlow({ view, items, inHand, onTold, onLeave }: Prop
     const { urgency } = stopSignal(code);
     return (
       <section className="flex flex-1 flex-col gap-4 p-4 text-lg" role="alert">
-        <h1 className="text-error text-3xl font-bold">{t(heads[urgency])}</h1>
+        <h1 className="text-error text-3xl font-bold">{sayWhenToCall(urgency)}</h1>
         <p className="border-error rounded-box border-4 p-4 text-2xl font-bold">
           <Call words={view.calls[urgency]} />
         </p>
-        <p>{sayWrong(code)}</p>
+        <p>{saySign(code)}</p>
         <p className="font-semibold">{t(stopsAll(code) ? "phone.stopAll" : "phone.stopOne")}</p>
         <p>{t(navigator.onLine ? "phone.wrongKept" : "phone.wrongLater")}</p>
         <button type="button" className="btn phone-plain btn-lg mt-auto min-h-16" onClick={onLeave}>
-          {t("phone.goOn")}
+          {t("phone.back")}
         </button>
       </section>
     );
@@ -108,7 +99,7 @@ export default function WrongFlow({ view, items, inHand, onTold, onLeave }: Prop
           className="btn phone-plain h-auto min-h-14 justify-start py-2 text-left text-lg leading-snug font-medium"
           onClick={() => choose(sign)}
         >
-          {sayWrong(sign)}
+          {saySign(sign)}
         </button>
       ))}
       <div className="bg-base-200 sticky bottom-0 flex gap-2 py-2">
@@ -117,7 +108,7 @@ export default function WrongFlow({ view, items, inHand, onTold, onLeave }: Prop
           className="btn phone-plain btn-lg flex-1"
           onClick={() => (none ? onLeave() : setNone(true))}
         >
-          {t(none ? "phone.goOn" : "phone.wrongNone")}
+          {t(none ? "phone.back" : "phone.wrongNone")}
         </button>
       </div>
     </section>

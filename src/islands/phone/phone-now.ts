@@ -1,8 +1,8 @@
 import type { PhoneItem, PhoneView } from "~/contract/phone";
 import { stopSignal } from "~/core/intake/stop-signal";
-import type { StopSignalCode } from "~/core/intake/stop-signal";
 import { addDays, localDay } from "~/core/schedule/local-day";
 import type { Waiting } from "./phone-store";
+import { stopsAll } from "./stops-all";
 
 /** How the plan stands on the phone right now: as the clinic sent it, with what was done since and has not been sent. */
 export interface PhoneNow {
@@ -50,9 +50,6 @@ export function phoneNow(
     morningOf: morningOf(view, waiting, doneHere, today),
   };
 }
-
-/** Whether a sign stops everything, as long as nobody of the clinic has said what it stops: all that is not one exercise's own. */
-export const stopsAll = (code: StopSignalCode): boolean => stopSignal(code).suspends !== "item";
 
 const signalsWaiting = (waiting: readonly Waiting[]) =>
   waiting.flatMap((one) => (one.name === "tellSignal" ? [one.body] : []));

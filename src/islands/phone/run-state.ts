@@ -1,8 +1,9 @@
-import type { PhoneItem, PhoneSessionBody } from "~/contract/phone";
+import type { PhoneItem, PhoneSessionBody, PhoneSignalBody } from "~/contract/phone";
 import type { Skipped } from "~/core/case/case-file";
 import type { Prescription } from "~/core/exercise/prescription";
 import type { SetRecord, Side } from "~/core/response/session-record";
 import { guidedRun, type RunStep } from "~/core/run/guided-run";
+import { stopsAll } from "./stops-all";
 
 /** How an exercise was, as the patient tells it once it is over. */
 export interface Felt {
@@ -51,6 +52,7 @@ export const runPrescription = (item: PhoneItem, { eased }: Pick<RunState, "ease
 export const runSteps = (run: Pick<RunState, "items" | "eased">): RunStep[] =>
   guidedRun(run.items.map((item) => ({ ...item, dose: runPrescription(item, run).dose })));
 
+const leastSecondsASet = 5;
 const leftAfterMs = 6 * 3_600_000;
 
 /** Whether a run was left: nobody goes on with it after some hours, and what was done belongs to its own day. */
@@ -60,23 +62,23 @@ export const wasLeft = ({ touchedAt }: RunState, now: number): boolean =>
 export const secondsOf = (steps: readonly RunStep[]): number =>
   steps.reduce((sum, { seconds }) => sum + seconds, 0);
 
-const isOut = ({ skipped, felt }: RunState, itemId: string) =>
-  skipped.some((one) => one.itemId === itemId) || felt[itemId] !== undefined;
+const isSkipped = ({ skipped }: RunState, itemId: string) => skipped.some((one) => one.itemId === itemId);
 
-/** The exercise that is over and of which nothing has been told yet; null where none is. */
+/** The exercise that is over, or left in its middle, and of which nothing has been told yet; null where none is. */
 export function toBeTold(run: RunState, steps: readonly RunStep[]): PhoneItem | null {
+  const comesAgain = (itemId: string) =>
+    !isSkipped(run, itemId) &&
+    steps.slice(run.at).some((step) => step.kind === "work" && step.itemId === itemId);
   const over = run.items.find(
     ({ itemId }) =>
-      !isOut(run, itemId) &&
-      run.done.some((set) => set.itemId === itemId) &&
-      !steps.slice(run.at).some((step) => step.kind === "work" && step.itemId === itemId),
+      run.felt[itemId] === undefined && run.done.some((set) => set.itemId === itemId) && !comesAgain(itemId),
   );
   return over ?? null;
 }
 
 /** The next step that still stands: what is skipped is passed over, with the times that lead to it. */
-export function nextStep(run: RunState, steps: readonly RunStep[], from: number): number {
-  const at = steps.findIndex((step, n) => n >= from && !isOut(run, step.itemId));
+function nextStep(run: RunState, steps: readonly RunStep[], from: number): number {
+  const at = steps.findIndex((step, n) => n >= from && !isSkipped(run, step.itemId));
   return at < 0 ? steps.length : at;
 }
 
@@ -88,13 +90,19 @@ export function stepOver(run: RunState, steps: readonly RunStep[]): RunState {
   return { ...moved, at: nextStep(moved, steps, run.at + 1) };
 }
 
-/** The run without an exercise, and why; sets of it that were done stay to be told. */
+/** The run without any more of an exercise, and why; sets of it that were done are told of like any others. */
 export function stepsSkipped(run: RunState, steps: readonly RunStep[], skipped: Skipped): RunState {
-  const began = run.done.some(({ itemId }) => itemId === skipped.itemId);
   const out = { ...run, skipped: [...run.skipped, skipped] };
-  const at = nextStep(out, steps, run.at);
-  // What was begun is told of like anything else.
-  return began ? { ...run, at } : { ...out, at };
+  return { ...out, at: nextStep(out, steps, run.at) };
+}
+
+/** The run after a sign: without the exercise that it stops, where it stops no more than that; null where it is over. */
+export function runAfterSign(
+  run: RunState,
+  { code, itemId }: Pick<PhoneSignalBody, "code" | "itemId">,
+): RunState | null {
+  if (stopsAll(code) || itemId === undefined) return null;
+  return stepsSkipped(run, runSteps(run), { itemId, why: "pain" });
 }
 
 /** What goes to the clinic of a run; null where nothing was done. */
@@ -120,7 +128,7 @@ export function sessionOf(run: RunState): Omit<PhoneSessionBody, "sentAt"> | nul
 
 /** A run that was tapped through in no time tells nothing of how long it took. */
 const enoughFor = (items: PhoneSessionBody["items"], minutes: number) =>
-  minutes * 60 >= items.flatMap(({ sets }) => sets).length * 5;
+  minutes * 60 >= items.flatMap(({ sets }) => sets).length * leastSecondsASet;
 
 function setRecord(item: PhoneItem, side: Side, felt: Felt, run: RunState): SetRecord {
   const { dose, settings } = runPrescription(item, run);

@@ -1,5 +1,6 @@
 import type { Prescription } from "~/core/exercise/prescription";
 import type { Side } from "~/core/response/session-record";
+import type { RunStep } from "~/core/run/guided-run";
 import { sayNumber, t } from "~/messages/say";
 
 /** What one set is, in the patient's words: 12 times, 10 kg. */
@@ -24,3 +25,9 @@ export function saySet({ dose }: Pick<Prescription, "dose">): string {
 
 export const saySide = (side: Side): string =>
   t(side === "both" ? "phone.bothLegs" : side === "left" ? "phone.leftLeg" : "phone.rightLeg");
+
+/** What comes next, for the ear: the leg that works, a rest, a change; the end where nothing comes. */
+export function sayStep(step: RunStep | undefined): string {
+  if (!step) return t("phone.overTitle");
+  return step.kind === "work" ? saySide(step.side) : t(`phone.${step.kind}`);
+}

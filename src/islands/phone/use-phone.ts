@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useState } from "react";
 import type { PhoneView } from "~/contract/phone";
 import { call } from "~/islands/frame/call";
-import { isKey, t } from "~/messages/say";
+import { t } from "~/messages/say";
 import {
   drop,
   emptyPhone,
@@ -179,9 +179,3 @@ async function failed(work: () => Promise<void>): Promise<boolean> {
     return true;
   }
 }
-
-/** The patient's words for a sign. */
-export const sayWrong = (code: string): string => {
-  const key = `phone.is.${code}`;
-  return isKey(key) ? t(key) : code;
-};

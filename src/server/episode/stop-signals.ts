@@ -1,6 +1,6 @@
 import type { OpenSignal, Written } from "~/contract/episode";
 import type { SignalBody, SignalClearanceBody, SignalTakenBackBody } from "~/contract/daily";
-import { stopSignal } from "~/core/intake/stop-signal";
+import { needsExercise } from "~/core/intake/stop-signal";
 import type { StaffContext } from "~/server/staff-context";
 import { refused } from "~/server/http/problem";
 import type { LoadedCase } from "~/server/case/make-case";
@@ -11,8 +11,6 @@ import { signals } from "~/server/facts/signals";
 import { appendFact } from "~/server/facts/sql";
 import { writeFact } from "~/server/episode/write-fact";
 
-const namesAnExercise: readonly string[] = ["item", "lane"];
-
 /** Raises a stop signal; anybody of the clinic may. What it suspends follows from its code. */
 export function raiseSignal(staff: StaffContext, episodeId: string, body: SignalBody): Promise<Written> {
   const fact = { of: "signals", body, action: "raise-signal" } as const;
@@ -22,7 +20,7 @@ export function raiseSignal(staff: StaffContext, episodeId: string, body: Signal
     if (body.itemId !== undefined && !inPlan) {
       throw refused([{ path, problem: "is not in this patient's plan" }]);
     }
-    if (namesAnExercise.includes(stopSignal(body.code).suspends) && body.itemId === undefined) {
+    if (needsExercise(body.code) && body.itemId === undefined) {
       throw refused([{ path, problem: "is needed: say in which exercise it was" }]);
     }
     const { note: written, ...signal } = body;

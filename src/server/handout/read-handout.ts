@@ -8,7 +8,7 @@ import { loadEpisode, noteRead } from "~/server/case/load-episode";
 import { patientName } from "~/server/case/patient-name";
 import { pool } from "~/server/db/connection";
 import { limitsTold } from "~/server/episode/limits-told";
-import { laidDays, phoneItems } from "~/server/phone/phone-view";
+import { itemsAtHome, laidDays } from "~/server/phone/at-home";
 import type { StaffContext } from "~/server/staff-context";
 import { keptWeeks } from "~/server/week/read-week";
 
@@ -29,7 +29,7 @@ export async function readHandout(staff: StaffContext, episodeId: string): Promi
     involvedSide: head.involvedSide,
     heightM: measuredHeight(file),
     school,
-    items: phoneItems(loaded, today),
+    items: itemsAtHome(loaded, today),
     days: laidDays(loaded, await keptWeeks(pool(), staff.clinicId, episodeId), today),
     limits: limitsTold(limitsOf(file, stageOf(file.pathway, stage)), today),
     mayMakeCode: recordingRoles.includes(staff.role),

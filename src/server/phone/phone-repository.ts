@@ -181,3 +181,32 @@ export async function phonesOf(
     endedBy: row["ended_by"] as "patient" | "clinic" | null,
   }));
 }
+
+/** What phones told of an episode since then, the latest to arrive first: the work with its worst pain, mornings, signs. */
+export async function toldByPhones(
+  db: Queryable,
+  clinicId: string,
+  episodeId: string,
+  since: string,
+): Promise<PhonesView["told"]> {
+  const ofEpisode = "f.clinic_id = ? AND f.episode_id = ? AND f.phone_id IS NOT NULL AND f.received_at >= ?";
+  const values = [clinicId, episodeId, toDatabaseTime(since)];
+  const [rows] = await db.query<RowDataPacket[]>(
+    `SELECT 'session' AS kind, f.occurred_at, f.received_at,
+            (SELECT MAX(s.pain_during) FROM session_sets s
+              WHERE s.clinic_id = f.clinic_id AND s.session_id = f.id) AS pain
+       FROM sessions f WHERE ${ofEpisode}
+     UNION ALL
+     SELECT 'report', f.occurred_at, f.received_at, f.pain FROM next_day_reports f WHERE ${ofEpisode}
+     UNION ALL
+     SELECT 'signal', f.occurred_at, f.received_at, NULL FROM stop_signals f WHERE ${ofEpisode}
+     ORDER BY received_at DESC, occurred_at DESC`,
+    [...values, ...values, ...values],
+  );
+  return rows.map((row) => ({
+    kind: row["kind"] as PhonesView["told"][number]["kind"],
+    occurredAt: fromDatabaseTime(String(row["occurred_at"])),
+    receivedAt: fromDatabaseTime(String(row["received_at"])),
+    pain: row["pain"] === null ? null : Number(row["pain"]),
+  }));
+}

@@ -2,7 +2,6 @@ import QRCode from "qrcode";
 import { v7 as uuid } from "uuid";
 import type { MessageBody, MessageWritten, PhoneLink, PhonesEndedBody, PhonesView } from "~/contract/phones";
 import { signingRoles } from "~/contract/roles";
-import { addDays, localDay } from "~/core/schedule/local-day";
 import { writeAudit } from "~/server/audit/audit-repository";
 import { hashToken, newRecoveryCode, newToken } from "~/server/auth/token";
 import { loadEpisode, noteRead } from "~/server/case/load-episode";
@@ -16,8 +15,14 @@ import { appendFact, readFacts } from "~/server/facts/sql";
 import { notFound } from "~/server/http/problem";
 import type { StaffContext } from "~/server/staff-context";
 import { writeInto } from "~/server/write/write-into";
-import { t } from "~/messages/say";
-import { endLinksOf, endPhonesOf, insertPhoneLink, openLinkUntil, phonesOf } from "./phone-repository";
+import {
+  endLinksOf,
+  endPhonesOf,
+  insertPhoneLink,
+  openLinkUntil,
+  phonesOf,
+  toldByPhones,
+} from "./phone-repository";
 import { plainCode } from "./open-phone";
 
 const linkDays = 14;
@@ -32,6 +37,7 @@ export async function readPhones(staff: StaffContext, episodeId: string): Promis
 
 async function phonesView(staff: StaffContext, loaded: LoadedCase): Promise<PhonesView> {
   const { head, file } = loaded;
+  const since = new Date(Date.parse(file.asOf) - toldDays * 24 * 3_600_000).toISOString();
   const written = await readFacts(pool(), messages, staff.clinicId, [head.id]);
   return {
     episodeId: head.id,
@@ -40,42 +46,10 @@ async function phonesView(staff: StaffContext, loaded: LoadedCase): Promise<Phon
     phones: await phonesOf(pool(), staff.clinicId, head.id),
     openUntil: await openLinkUntil(pool(), staff.clinicId, head.id, now()),
     messages: [...(written.get(head.id) ?? [])].reverse(),
-    told: toldLately(loaded),
+    told: await toldByPhones(pool(), staff.clinicId, head.id, since),
     mayWrite: signingRoles.includes(staff.role),
   };
 }
-
-/** What phones told in the last four weeks, the latest to arrive first. */
-function toldLately({ parts, file }: LoadedCase): PhonesView["told"] {
-  const since = addDays(localDay(file.asOf, file.zone), -toldDays);
-  const fromPhone = <T extends { readonly by: string }>(all: readonly T[]) =>
-    all.filter(({ by }) => by === t("told.onPhone"));
-  return [
-    ...fromPhone(parts.sessions).map(({ id, at, receivedAt }) => ({
-      kind: "session" as const,
-      occurredAt: at,
-      receivedAt,
-      pain: worstPain(file.sessions.find((session) => session.id === id)?.items ?? []),
-    })),
-    ...fromPhone(parts.reports).map(({ occurredAt, receivedAt, pain }) => ({
-      kind: "report" as const,
-      occurredAt,
-      receivedAt,
-      pain,
-    })),
-    ...fromPhone(parts.signals).map(({ occurredAt, at }) => ({
-      kind: "signal" as const,
-      occurredAt,
-      receivedAt: at,
-      pain: null,
-    })),
-  ]
-    .filter(({ receivedAt }) => localDay(receivedAt, file.zone) >= since)
-    .sort((a, b) => b.receivedAt.localeCompare(a.receivedAt));
-}
-
-const worstPain = (items: readonly { readonly sets: readonly { readonly painDuring: number }[] }[]) =>
-  Math.max(0, ...items.flatMap(({ sets }) => sets.map(({ painDuring }) => painDuring)));
 
 /**
  * Makes a link and a code, told once; the links made before can be opened no more, phones that were opened stay so.

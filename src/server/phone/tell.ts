@@ -1,6 +1,6 @@
 import type { PhoneMorningBody, PhoneSessionBody, PhoneSignalBody, PhoneWritten } from "~/contract/phone";
 import { sidesOf } from "~/core/exercise/sides-of";
-import { stopSignal } from "~/core/intake/stop-signal";
+import { needsExercise } from "~/core/intake/stop-signal";
 import { happenedAt } from "~/core/schedule/happened-at";
 import { localDay } from "~/core/schedule/local-day";
 import { problemIf, type FieldProblem } from "~/core/schema/field-problem";
@@ -17,9 +17,6 @@ import type { FactName } from "~/server/facts/all";
 import { refused } from "~/server/http/problem";
 import { writeInto, type WriteScope } from "~/server/write/write-into";
 import type { PhoneContext } from "~/server/phone-context";
-
-/** What suspends only an exercise, or its lane, needs to name it. */
-const namesAnExercise: readonly string[] = ["item", "lane"];
 
 interface Told {
   readonly id: string;
@@ -124,7 +121,7 @@ export function tellSignal(phone: PhoneContext, body: PhoneSignalBody): Promise<
       const { id, code, itemId } = body;
       if (itemId !== undefined && !file.items.some((item) => item.id === itemId))
         throw refused([{ path: "/itemId", problem: "is not an exercise of this plan" }]);
-      if (itemId === undefined && namesAnExercise.includes(stopSignal(code).suspends))
+      if (itemId === undefined && needsExercise(code))
         throw refused([{ path: "/itemId", problem: "is needed: say in which exercise it was" }]);
       const signal = { id, code, ...(itemId === undefined ? {} : { itemId }) };
       await appendFact(db, writing, signals, { ...signal, occurredAt, at: writing.at });

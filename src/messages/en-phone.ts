@@ -67,7 +67,7 @@ export const phone = {
   "phone.weight": "{kg} kg",
   "phone.rest": "Rest",
   "phone.change": "Change legs",
-  "phone.next": "Next",
+  "phone.next": "Get ready",
   "phone.comes": "Next: {what}",
   "phone.ready": "I am ready",
   "phone.go": "Go",

@@ -167,13 +167,15 @@ export default function RunView({ view, run, onRun, onOver, onWrong }: Props) {
         className="h-56 grow"
       />
       <p className="text-center text-xl font-medium">{isWork ? saySet(prescription) : ""}</p>
-      <p className="text-center text-7xl leading-none font-bold tabular-nums" role="timer" aria-live="off">
-        {isWork && !going ? (dose?.reps?.top ?? Math.ceil(step.seconds)) : shown}
-        <span className="block text-base font-normal">
-          {t(isWork && (counts || (!going && dose?.reps)) ? "phone.times" : "phone.seconds")}
-        </span>
-      </p>
-      {isWork && !going && item.cues[0] && (
+      {!skipping && (
+        <p className="text-center text-7xl leading-none font-bold tabular-nums" role="timer" aria-live="off">
+          {isWork && !going ? (dose?.reps?.top ?? Math.ceil(step.seconds)) : shown}
+          <span className="block text-base font-normal">
+            {t(isWork && (counts || (!going && dose?.reps)) ? "phone.times" : "phone.seconds")}
+          </span>
+        </p>
+      )}
+      {isWork && !going && !skipping && (
         <ul className="text-base-content/85 list-disc pl-6 text-base">
           {item.safety && <li className="font-medium">{item.safety}</li>}
           {item.cues.slice(0, 2).map((cue) => (

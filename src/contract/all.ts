@@ -1,6 +1,8 @@
 import * as account from "./account";
+import * as calendar from "./calendar";
 import * as clinic from "./clinic";
 import * as daily from "./daily";
+import * as day from "./day";
 import type { Endpoint } from "./endpoint";
 import type { EndpointName } from "./addresses";
 import * as episode from "./episode";
@@ -35,6 +37,8 @@ const rooms = {
   ...phone,
   ...handout,
   ...phones,
+  ...calendar,
+  ...day,
   ...plan,
   ...measures,
   ...lifts,

@@ -40,6 +40,11 @@ export const CaseloadRow = Type.Object(
     heldBy: Type.Union([Type.Object({ id: uuid, name: Type.String() }, closed), Type.Null()]),
     diagnosis: Type.String(),
     involvedSide: InvolvedSide,
+    /** Expected today: at a time, or at some time; null for somebody who is not. */
+    expected: Type.Union([
+      Type.Object({ time: Type.Union([Type.String(), Type.Null()]) }, closed),
+      Type.Null(),
+    ]),
     ...CaseloadState.properties,
   },
   closed,

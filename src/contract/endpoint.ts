@@ -30,6 +30,8 @@ interface Parts<N extends EndpointName, Q, B, A, S> {
   readonly status?: 200 | 201;
   /** The answer is a file of this name, for download. */
   readonly file?: string;
+  /** What the answer is where it is not JSON: its text, or its bytes, as they are sent. */
+  readonly media?: string;
 }
 
 /** One endpoint of the wire: everything that page, view, interface description and tests need to know of it. */

@@ -27,6 +27,10 @@ export const PhonesView = Type.Object(
     phones: Type.Array(KnownPhone),
     /** A link that can still be opened, and until when. */
     openUntil: orNull(instant),
+    /** The address that a calendar reads; null where none was made, or it was ended. */
+    feed: orNull(
+      Type.Object({ madeAt: instant, time: orNull(Type.String()), readAt: orNull(instant) }, closed),
+    ),
     messages: Type.Array(PhoneMessage),
     /** What came from phones lately: a day's work, a morning, a sign; with when it happened and when it arrived. */
     told: Type.Array(
@@ -41,6 +45,8 @@ export const PhonesView = Type.Object(
       ),
     ),
     mayWrite: Type.Boolean(),
+    /** Codes and addresses may be made and ended. */
+    mayRecord: Type.Boolean(),
   },
   closed,
 );

@@ -1,4 +1,5 @@
 import { daily } from "./en-daily";
+import { calendar } from "./en-calendar";
 import { clinic } from "./en-clinic";
 import { record } from "./en-record";
 import { exercise } from "./en-exercise";
@@ -21,6 +22,7 @@ export const locale = "en";
 export const en = {
   ...daily,
   ...record,
+  ...calendar,
   ...clinic,
   ...exercise,
   ...handout,

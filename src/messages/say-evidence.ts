@@ -11,7 +11,9 @@ const codedValues: Record<string, string> = {
   signal: "signal",
   urgency: "urgency",
 };
-const dateValues = new Set(["until", "first", "on"]);
+/** A value that is a local date, whatever its name: one name stands for a date in one sentence and for a figure in another. */
+const isDate = (value: unknown): value is string =>
+  typeof value === "string" && /^\d{4}-\d{2}-\d{2}$/.test(value);
 
 /** One sentence for a piece of evidence. */
 export function sayEvidence({ code, values, date }: Evidence): string {
@@ -21,7 +23,7 @@ export function sayEvidence({ code, values, date }: Evidence): string {
     if (group) words[name] = label(group, String(value));
     else if (name === "to" && values["knob"])
       words[name] = sayKnobValue(String(values["knob"]), value as KnobValue);
-    else words[name] = dateValues.has(name) ? sayDate(String(value)) : value;
+    else words[name] = isDate(value) ? sayDate(value) : value;
   }
   return t(`evidence.${code}`, words);
 }

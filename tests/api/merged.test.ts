@@ -5,7 +5,7 @@ import { signedIn, type Client, type Reply } from "~tests/harness/client";
 import { atClinic } from "~tests/harness/at-clinic";
 
 /** A person entered twice becomes one; an episode is handed to a colleague. */
-const clinic = atClinic();
+const clinic = atClinic({ own: true });
 let lead: Client;
 beforeAll(async () => {
   lead = await signedIn(clinic.servers.urls[0] as string, "lead");

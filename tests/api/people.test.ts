@@ -6,7 +6,7 @@ import { Client } from "~tests/harness/client";
 import { addForeignClinic, foreignEmail } from "~tests/harness/foreign-clinic";
 
 /** The people of the clinic: found again by name or year of birth. */
-const clinic = atClinic();
+const clinic = atClinic({ own: true });
 
 const find = async (text: string, who = clinic.client): Promise<string[]> => {
   const { status, body } = await who.post("/api/people/search", { text });

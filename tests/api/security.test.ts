@@ -34,6 +34,8 @@ describe("another clinic's ids answer 404, at every endpoint that takes one", ()
   };
   const bodies: Record<string, () => object> = {
     phones: () => ({}),
+    "calendar-feeds": () => ({ at: null }),
+    "calendar-feeds-ended": () => ({}),
     "phones-ended": () => ({ phoneId: null }),
     messages: () => ({ id: uuid(), words: "Rest today" }),
     sessions: () => squeezeSession("fencer"),

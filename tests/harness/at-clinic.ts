@@ -2,8 +2,9 @@ import { afterAll, beforeAll, beforeEach, expect } from "vitest";
 import { v7 as uuid } from "uuid";
 import { startingExercises } from "~/catalogue/exercises/all";
 import { someIntake } from "~tests/builders/intake";
+import { beginning } from "../../tools/machine/template.mjs";
 import { signedIn, type Client, type Reply } from "./client";
-import { startServers, type Servers } from "./servers";
+import { sharedServers, startServers, type Servers } from "./servers";
 
 /** What the tests of one file share: a server of their own, and two of the clinic's staff. Filled before the first test. */
 export interface AtClinic {
@@ -12,17 +13,22 @@ export interface AtClinic {
   assistant: Client;
 }
 
-/** Sets up a file of tests at the endpoints and clears away after it; every test begins at the same hour. */
-export function atClinic(): AtClinic {
+/**
+ * Sets up a file of tests at the endpoints and clears away after it; every test begins at the same hour.
+ *
+ * @param own whether the file needs a clinic in which no other file has written: it counts people, or changes the clinic itself
+ */
+export function atClinic({ own = false } = {}): AtClinic {
   const clinic = {} as AtClinic;
   beforeAll(async () => {
-    clinic.servers = await startServers(1);
+    clinic.servers = own ? await startServers(1) : await sharedServers();
+    clinic.servers.setClock(beginning);
     const url = clinic.servers.urls[0] as string;
     clinic.client = await signedIn(url);
     clinic.assistant = await signedIn(url, "assistant");
   });
-  beforeEach(() => clinic.servers.setClock("2026-03-10T09:00:00.000Z"));
-  afterAll(() => clinic.servers.stop());
+  beforeEach(() => clinic.servers.setClock(beginning));
+  afterAll(() => (own ? clinic.servers.stop() : undefined));
   return clinic;
 }
 

@@ -18,9 +18,19 @@ export interface Servers {
   stop: () => Promise<void>;
 }
 
+let shared: Promise<Servers> | undefined;
+
+/**
+ * A database and an application process for all test files of this process that only write about people of their own: nobody
+ * stops them, they end with the process. Starting them anew takes longer than many a file, and warm code answers faster.
+ */
+export const sharedServers = (): Promise<Servers> => (shared ??= startServers(1));
+
 /** A database of its own in a folder that is thrown away, with the demo in it, and some application processes. */
 export async function startServers(processes: number): Promise<Servers> {
-  const folder = mkdtempSync(path.join(os.tmpdir(), "stair-servers-"));
+  // Beside the database that it is a copy of: who throws that away throws this away too, should nobody have stopped it.
+  const beside = process.env["STAIR_TEST_TEMPLATE"];
+  const folder = mkdtempSync(path.join(beside ? path.dirname(beside) : os.tmpdir(), "stair-servers-"));
   const clock = clockAt(folder);
   const setClock = (instant: string) => moveClock(clock.STAIR_CLOCK_FILE, instant);
   const place = path.join(folder, "db");

@@ -1,4 +1,4 @@
-import { afterAll, beforeAll, expect } from "vitest";
+import { beforeAll, expect } from "vitest";
 import { v7 as uuid } from "uuid";
 import { bookOfBody } from "~/catalogue/demands/book";
 import { measureByCode } from "~/catalogue/measures/all";
@@ -19,7 +19,7 @@ import { addDays, localDay } from "~/core/schedule/local-day";
 import { someIntake } from "~tests/builders/intake";
 import { signedIn, type Client, type Reply } from "./client";
 import { fillLanes } from "./fill-lanes";
-import { startServers, type Servers } from "./servers";
+import { sharedServers, type Servers } from "./servers";
 import { trainedDaily } from "./trained";
 
 export const firstDay = "2026-03-10";
@@ -204,14 +204,13 @@ export class Walk {
   }
 }
 
-/** A walk with servers of its own for the tests of one file. */
+/** A walk for the tests of one file. */
 export function walking(): Walk {
   const walk = new Walk();
   beforeAll(async () => {
-    walk.servers = await startServers(1);
+    walk.servers = await sharedServers();
     await walk.morning(firstDay);
   });
-  afterAll(() => walk.servers.stop());
   return walk;
 }
 

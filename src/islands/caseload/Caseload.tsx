@@ -1,4 +1,4 @@
-import { UserRound } from "lucide-react";
+import { CalendarClock, UserRound } from "lucide-react";
 import { useCallback, useEffect, useState } from "react";
 import { later } from "~/islands/frame/later";
 import { attentionCodes } from "~/core/caseload/attention";
@@ -13,6 +13,7 @@ import { island } from "~/islands/frame/island";
 
 type Attention = CaseloadRow["attention"];
 
+const TodayDialog = later(() => import("./TodayDialog"));
 const ReviewPane = later(() => import("./ReviewPane"));
 
 const renewEveryMs = 15_000;
@@ -34,7 +35,12 @@ function Caseload({ rows: first, count, counts: firstCounts, you }: Props) {
   const [only, setOnly] = useState<Attention | null>(null);
   const [reviewing, setReviewing] = useState<{ at: number; ids: readonly string[] } | null>(null);
   const [mine, setMine] = useState(false);
-  const held = mine ? rows.filter((row) => row.heldBy?.id === you) : rows;
+  const [today, setToday] = useState(false);
+  const [marking, setMarking] = useState(false);
+  const expected = rows.filter((row) => row.expected !== null).length;
+  const isChosen = (row: CaseloadRow) =>
+    (!mine || row.heldBy?.id === you) && (!today || row.expected !== null);
+  const held = rows.filter(isChosen);
   const counts = whole ? countBy(held) : firstCounts;
   const all = whole ? held.length : count;
   const shown = held.filter((row) => (only === null || row.attention === only) && namedLike(row, name));
@@ -65,10 +71,12 @@ function Caseload({ rows: first, count, counts: firstCounts, you }: Props) {
   // A review goes through everybody of the kind chosen, also those the page did not begin with.
   const beginReview = async () => {
     const everybody = whole ? rows : ((await renew()) ?? rows);
-    const chosen = everybody.filter(
-      (row) => (only === null || row.attention === only) && (!mine || row.heldBy?.id === you),
-    );
+    const chosen = everybody.filter((row) => (only === null || row.attention === only) && isChosen(row));
     setReviewing({ at: 0, ids: chosen.map((row) => row.episodeId) });
+  };
+  const mark = async () => {
+    if (!whole) await renew();
+    setMarking(true);
   };
   const closeReview = useCallback(() => {
     setReviewing(null);
@@ -137,6 +145,32 @@ function Caseload({ rows: first, count, counts: firstCounts, you }: Props) {
           <UserRound className="size-4" aria-hidden />
           {t("caseload.mine")}
         </button>
+        <div className="join shrink-0">
+          {expected > 0 && (
+            <button
+              type="button"
+              className={`btn join-item gap-1 px-2 ${today ? "btn-active" : "btn-ghost"}`}
+              aria-pressed={today}
+              onClick={() => {
+                setToday(!today);
+                setReviewing(null);
+                if (!whole) void renew();
+              }}
+            >
+              {t("today.button")} <span className="badge badge-neutral badge-sm">{expected}</span>
+            </button>
+          )}
+          <button
+            type="button"
+            className="btn btn-ghost join-item gap-1 px-2"
+            aria-label={t("today.set")}
+            title={t("today.set")}
+            onClick={() => void mark()}
+          >
+            <CalendarClock className="size-5" aria-hidden />
+            {expected === 0 && t("today.button")}
+          </button>
+        </div>
         {present.map((code) => (
           <button
             key={code}
@@ -179,6 +213,15 @@ function Caseload({ rows: first, count, counts: firstCounts, you }: Props) {
               </li>
             )}
           </ul>
+        )}
+        {marking && (
+          <TodayDialog
+            rows={rows}
+            onClose={() => {
+              setMarking(false);
+              void renew();
+            }}
+          />
         )}
         {reviewing && (
           <ReviewPane rows={reviewed} at={reviewing.at} onMove={moveReview} onClose={closeReview} />

@@ -40,6 +40,11 @@ export default function CaseloadLine({ row, you, narrow, current }: Props) {
         <span className={`col-start-2 min-w-0 ${auto}`}>
           <span className="block leading-tight font-semibold">
             {person.givenName} {person.familyName}
+            {row.expected && (
+              <span className="badge badge-info badge-sm ml-2 align-middle">
+                {row.expected.time ?? t("today.chip")}
+              </span>
+            )}
           </span>
           <span
             className={narrow ? "hidden" : "text-base-content/75 block text-sm leading-snug md:truncate"}

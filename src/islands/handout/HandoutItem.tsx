@@ -1,7 +1,7 @@
 import type { HandoutView } from "~/contract/handout";
 import type { PhoneItem } from "~/contract/phone";
 import ExerciseFigure from "~/islands/figure/ExerciseFigure";
-import { saySet, saySide } from "~/islands/phone/say-set";
+import { saySet, saySide } from "~/messages/say-set";
 import { t } from "~/messages/say";
 import { drawnAs } from "~/islands/phone/drawn-as";
 

@@ -1,5 +1,6 @@
 import type { PhoneView } from "~/contract/phone";
 import { sayDate, sayTime, t } from "~/messages/say";
+import RemindBox from "./RemindBox";
 
 const most = 10;
 const barWidth = 100;
@@ -76,6 +77,7 @@ export default function MyWay({ view }: { view: PhoneView }) {
           </table>
         )}
       </div>
+      <RemindBox days={view.days} />
       {view.messages.length > 0 && (
         <div>
           <h2 className="text-xl font-bold">{t("phone.messages")}</h2>

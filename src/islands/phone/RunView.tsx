@@ -17,7 +17,7 @@ import {
   type RunState,
 } from "./run-state";
 import { readyForSound, sayAloud } from "./say-aloud";
-import { saySet, saySide, sayStep } from "./say-set";
+import { saySet, saySide, sayStep } from "~/messages/say-set";
 import { useSeconds } from "./use-seconds";
 import { drawnAs } from "./drawn-as";
 

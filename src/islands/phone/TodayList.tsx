@@ -4,7 +4,7 @@ import FigureThumb from "~/islands/figure/FigureThumb";
 import { sayDate, t } from "~/messages/say";
 import type { PhoneNow } from "./phone-now";
 import { runSteps, secondsOf } from "./run-state";
-import { saySet } from "./say-set";
+import { saySet } from "~/messages/say-set";
 import { saySign } from "./say-sign";
 import { drawnAs } from "./drawn-as";
 

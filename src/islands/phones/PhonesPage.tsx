@@ -5,6 +5,7 @@ import { call } from "~/islands/frame/call";
 import { island } from "~/islands/frame/island";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayTime, t } from "~/messages/say";
+import CalendarCard from "./CalendarCard";
 import MessageForm from "./MessageForm";
 import PhoneCode from "./PhoneCode";
 import ToldTable from "./ToldTable";
@@ -95,6 +96,7 @@ function PhonesPage({ phones }: { phones: PhonesView }) {
             ))}
           </ul>
         </section>
+        <CalendarCard view={view} onChange={setView} />
         <section className="bg-base-100 border-base-300 rounded-box flex flex-col gap-2 border p-4">
           <h2 className="text-lg font-semibold">{t("phones.told")}</h2>
           {view.told.length === 0 ? (

@@ -11,7 +11,7 @@ export interface KeptState {
   readonly validUntil: string;
 }
 
-type Identity = Omit<CaseloadRow, keyof CaseloadState>;
+type Identity = Omit<CaseloadRow, keyof CaseloadState | "expected">;
 
 /** An active episode with what is kept of it; `state` is null when what is kept no longer holds. */
 export interface CaseloadEntry {

@@ -14,11 +14,12 @@ export interface Operation {
   readonly answer: TSchema;
   readonly status: number;
   readonly example?: unknown;
+  readonly media?: string;
 }
 
 /** Every operation with the schemas that check it; a test compares this list with the route files. */
 export const operations: readonly Operation[] = [
-  ...endpoints.map(({ name, says, query, body, answer, status = 200 }): Operation => {
+  ...endpoints.map(({ name, says, query, body, answer, status = 200, media }): Operation => {
     const { method, path } = addressOf(name);
     return {
       method: method === "GET" ? "get" : "post",
@@ -28,6 +29,7 @@ export const operations: readonly Operation[] = [
       ...(body ? { body } : {}),
       answer,
       status,
+      ...(media ? { media: media.split(";")[0] as string } : {}),
     };
   }),
   ...allCalculations.map((c): Operation => ({
@@ -58,9 +60,9 @@ export function openApi(): Record<string, unknown> {
   };
 }
 
-function describe({ path, summary, query, body, answer, status, example }: Operation): object {
-  const json = (schema: TSchema, sample?: unknown) => ({
-    "application/json": {
+function describe({ path, summary, query, body, answer, status, example, media }: Operation): object {
+  const json = (schema: TSchema, sample?: unknown, type = "application/json") => ({
+    [type]: {
       schema: { ...schema, $id: undefined },
       ...(sample === undefined ? {} : { example: sample }),
     },
@@ -72,7 +74,7 @@ function describe({ path, summary, query, body, answer, status, example }: Opera
     ...(parameters.length > 0 ? { parameters } : {}),
     ...(body ? { requestBody: { required: true, content: json(body, example) } } : {}),
     responses: {
-      [status]: { description: status === 201 ? "Written" : "Done", content: json(answer) },
+      [status]: { description: status === 201 ? "Written" : "Done", content: json(answer, undefined, media) },
       default: { description: "A problem, by field where one is wrong", content: problem },
     },
   };

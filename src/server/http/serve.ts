@@ -65,7 +65,8 @@ function route<E extends Endpoint, A>(
       body: fits ? sound(fits(await readJson(context.request, wire.limit ?? usualLimit))) : undefined,
       context,
     };
-    return json(await service(asked as A), wire);
+    const answer = await service(asked as A);
+    return wire.media === undefined ? json(answer, wire) : document(answer as string, wire.media, wire.file);
   });
 }
 
@@ -90,6 +91,17 @@ export function json(
     status,
     headers: {
       "content-type": "application/json",
+      "cache-control": "no-store",
+      ...(file === undefined ? {} : { "content-disposition": `attachment; filename="${file}"` }),
+    },
+  });
+}
+
+/** An answer that is no JSON: a document for another program. */
+function document(body: BodyInit, media: string, file: string | undefined): Response {
+  return new Response(body, {
+    headers: {
+      "content-type": media,
       "cache-control": "no-store",
       ...(file === undefined ? {} : { "content-disposition": `attachment; filename="${file}"` }),
     },

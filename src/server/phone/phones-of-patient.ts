@@ -1,12 +1,13 @@
 import QRCode from "qrcode";
 import { v7 as uuid } from "uuid";
 import type { MessageBody, MessageWritten, PhoneLink, PhonesEndedBody, PhonesView } from "~/contract/phones";
-import { signingRoles } from "~/contract/roles";
+import { recordingRoles, signingRoles } from "~/contract/roles";
 import { writeAudit } from "~/server/audit/audit-repository";
 import { hashToken, newRecoveryCode, newToken } from "~/server/auth/token";
 import { loadEpisode, noteRead } from "~/server/case/load-episode";
 import type { LoadedCase } from "~/server/case/make-case";
 import { patientName } from "~/server/case/patient-name";
+import { feedOf } from "~/server/calendar/feed-repository";
 import { now } from "~/server/clock";
 import { pool } from "~/server/db/connection";
 import { inTransaction } from "~/server/db/transaction";
@@ -35,7 +36,8 @@ export async function readPhones(staff: StaffContext, episodeId: string): Promis
   return phonesView(staff, loaded);
 }
 
-async function phonesView(staff: StaffContext, loaded: LoadedCase): Promise<PhonesView> {
+/** What the clinic sees of a patient's phones, and of the calendar that reads their days. */
+export async function phonesView(staff: StaffContext, loaded: LoadedCase): Promise<PhonesView> {
   const { head, file } = loaded;
   const since = new Date(Date.parse(file.asOf) - toldDays * 24 * 3_600_000).toISOString();
   const written = await readFacts(pool(), messages, staff.clinicId, [head.id]);
@@ -45,9 +47,11 @@ async function phonesView(staff: StaffContext, loaded: LoadedCase): Promise<Phon
     zone: file.zone,
     phones: await phonesOf(pool(), staff.clinicId, head.id),
     openUntil: await openLinkUntil(pool(), staff.clinicId, head.id, now()),
+    feed: await feedOf(pool(), staff.clinicId, head.id),
     messages: [...(written.get(head.id) ?? [])].reverse(),
     told: await toldByPhones(pool(), staff.clinicId, head.id, since),
     mayWrite: signingRoles.includes(staff.role),
+    mayRecord: recordingRoles.includes(staff.role),
   };
 }
 

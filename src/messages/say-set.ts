@@ -1,7 +1,7 @@
 import type { Prescription } from "~/core/exercise/prescription";
 import type { Side } from "~/core/response/session-record";
 import type { RunStep } from "~/core/run/guided-run";
-import { sayNumber, t } from "~/messages/say";
+import { sayNumber, t } from "./say";
 
 /** What one set is, in the patient's words: 12 times, 10 kg. */
 export function saySet({ dose }: Pick<Prescription, "dose">): string {

@@ -1,0 +1,42 @@
+import { CalendarPlus } from "lucide-react";
+import { useState } from "react";
+import type { PhoneView } from "~/contract/phone";
+import { urlOf } from "~/contract/addresses";
+import { t } from "~/messages/say";
+
+const usualTime = "18:00";
+
+/** The laid out days for the phone's own calendar, which reminds without any service of ours. */
+export default function RemindBox({ days }: Pick<PhoneView, "days">) {
+  const [time, setTime] = useState(usualTime);
+  const isPlanned = days.some(({ items }) => items.length > 0);
+  return (
+    <div data-testid="remind">
+      <h2 className="text-xl font-bold">{t("phone.calendar")}</h2>
+      {isPlanned ? (
+        <>
+          <p>{t("phone.calendarSays")}</p>
+          <label className="mt-2 flex items-center gap-3 font-medium">
+            {t("phone.calendarTime")}
+            <input
+              type="time"
+              className="input input-lg w-36"
+              value={time}
+              onChange={(event) => setTime(event.target.value)}
+            />
+          </label>
+          <a
+            className="btn phone-plain btn-lg mt-2 w-full"
+            href={urlOf("readOwnCalendar", time ? { at: time } : {})}
+            download
+          >
+            <CalendarPlus className="size-6" aria-hidden />
+            {t("phone.calendarPut")}
+          </a>
+        </>
+      ) : (
+        <p>{t("phone.calendarNone")}</p>
+      )}
+    </div>
+  );
+}

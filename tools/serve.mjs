@@ -29,6 +29,25 @@ const headers = {
   "permissions-policy": "camera=(), microphone=(), geolocation=()",
 };
 
+const published = process.env.PUBLIC_URL ? new URL(process.env.PUBLIC_URL) : null;
+// From the first visit on a browser asks over https alone (RFC 6797).
+if (published?.protocol === "https:") headers["strict-transport-security"] = "max-age=31536000";
+
+/** Names of this machine itself, by which it is asked for its health, and reached where it is published by no other. */
+const ownNames = new Set(["127.0.0.1", "localhost", "[::1]"]);
+const healthPaths = new Set(["/health", "/ready"]);
+
+/**
+ * Whether a request is for this site. A name that is not ours is not answered: a page elsewhere could have had its own name lead
+ * here. Listening to the world without a published address, every name is taken.
+ */
+function isForUs({ headers: { host: name = "" }, url = "" }) {
+  const bare = name.replace(/:\d+$/, "").toLowerCase();
+  if (ownNames.has(bare)) return !published || healthPaths.has(url) || ownNames.has(published.hostname);
+  if (published) return name.toLowerCase() === published.host;
+  return !ownNames.has(host);
+}
+
 /** What the phone's worker may do: read this site, and nothing else. */
 const workerPolicy = "default-src 'none'; connect-src 'self'; script-src 'self'";
 
@@ -42,6 +61,14 @@ await runPlainly(async () => {
     for (const [name, value] of Object.entries(headers)) response.setHeader(name, value);
     if (stopping) response.setHeader("connection", "close");
     setForwarding(request);
+    if (!isForUs(request))
+      return refuse(
+        request,
+        response,
+        421,
+        "misdirected",
+        "This is not the site you asked for. Its own address is set by PUBLIC_URL.",
+      );
     if (!methods.has(request.method ?? ""))
       return refuse(request, response, 405, "method", "This method does nothing here.");
     if (Number(request.headers["content-length"] ?? 0) > largestBodyBytes) {

@@ -31,6 +31,8 @@ export const PhonesView = Type.Object(
     feed: orNull(
       Type.Object({ madeAt: instant, time: orNull(Type.String()), readAt: orNull(instant) }, closed),
     ),
+    /** Days with work that are laid out from today on: what a calendar would show. */
+    laidDays: Type.Integer(),
     messages: Type.Array(PhoneMessage),
     /** What came from phones lately: a day's work, a morning, a sign; with when it happened and when it arrived. */
     told: Type.Array(

@@ -218,6 +218,9 @@ export const phone = {
   "phones.calendar": "In the patient’s calendar",
   "phones.calendarSays":
     "The days of the kept weeks, and on each morning after a reminder to tell how it is. Titles name neither a person nor an injury.",
+  "phones.calendarDays":
+    "{days, plural, =0 {No day is laid out yet: keep a week first.} one {# day is laid out.} other {# days are laid out.}}",
+  "phones.calendarWeek": "To the week",
   "phones.calendarTime": "They begin at",
   "phones.calendarAllDay": "empty: whole days",
   "phones.calendarFile": "Calendar file",

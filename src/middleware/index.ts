@@ -11,6 +11,8 @@ const withoutSession = new Set(["/health", "/ready", "/unavailable"]);
 const openPages = new Set(["/sign-in", "/set-password", "/my", "/404"]);
 /** A view of one episode; what fails there is that record's, and is shown as that. */
 const episodePage = /^\/episodes\/([0-9a-f-]{36})(?:\/|$)/i;
+/** Sent by a page that asks by itself, whether anybody is there or not. */
+const unattended = "stair-unattended";
 const isApi = (path: string) => path.startsWith("/api/");
 
 /** Origin check, session, and the way to the sign-in or the 'database down' page. */
@@ -42,11 +44,11 @@ async function answer(
   }
   if (withoutSession.has(pathname)) return next();
   try {
-    const token = context.cookies.get(sessionCookie)?.value;
-    const staff = token ? await whoHolds(token) : null;
+    const token = context.cookies.get(sessionCookie())?.value;
+    const staff = token ? await whoHolds(token, context.request.headers.has(unattended)) : null;
     if (staff) context.locals.staff = staff;
     if (pathname.startsWith("/api/phone")) {
-      const phone = await whosePhone(context.cookies.get(phoneCookie)?.value);
+      const phone = await whosePhone(context.cookies.get(phoneCookie())?.value);
       if (phone) context.locals.phone = phone;
     }
     if (isApi(pathname) || openPages.has(pathname)) return await next();

@@ -1,3 +1,4 @@
+import http from "node:http";
 import mysql from "mysql2/promise";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { demoPassword } from "~demo/clinic";
@@ -17,6 +18,29 @@ beforeAll(async () => {
 });
 afterAll(() => servers.stop());
 
+/** Asks by a Host of one's own, as the platform's fetch does not let one. */
+function asked(
+  at: string,
+  path: string,
+  { host, origin, cookie, body }: { host: string; origin?: string; cookie?: string; body?: object },
+): Promise<{ status: number; headers: http.IncomingHttpHeaders }> {
+  const text = body && JSON.stringify(body);
+  const headers = {
+    host,
+    ...(origin ? { origin } : {}),
+    ...(cookie ? { cookie: cookie.split(";")[0] } : {}),
+    ...(text ? { "content-type": "application/json", "content-length": Buffer.byteLength(text) } : {}),
+  };
+  return new Promise((resolve, reject) => {
+    const request = http.request(at + path, { method: text ? "POST" : "GET", headers }, (response) => {
+      response.resume();
+      response.once("end", () => resolve({ status: response.statusCode ?? 0, headers: response.headers }));
+    });
+    request.once("error", reject);
+    request.end(text);
+  });
+}
+
 describe("sign-in", () => {
   it("sets a cookie that scripts and other sites cannot use", async () => {
     const { headers } = await new Client(url).post("/api/sign-in", {
@@ -26,6 +50,56 @@ describe("sign-in", () => {
     const cookie = headers.get("set-cookie") ?? "";
     expect(cookie).toMatch(/HttpOnly/i);
     expect(cookie).toMatch(/SameSite=Lax/i);
+  });
+
+  it("over https its name lets no other host set it, and browsers keep to https (RFC 6265bis, RFC 6797)", async () => {
+    const secure = await servers.startApp({ PUBLIC_URL: "https://clinic.example" });
+    const reply = await asked(secure.url, "/api/sign-in", {
+      host: "clinic.example",
+      origin: "https://clinic.example",
+      body: { email: foreignEmail, password: demoPassword },
+    });
+    expect(reply.status).toBe(200);
+    const [cookie = ""] = reply.headers["set-cookie"] ?? [];
+    expect(cookie).toMatch(/^__Host-stair_session=.*; Path=\/;.*Secure/i);
+    expect(cookie).not.toMatch(/domain=/i);
+    expect(reply.headers["strict-transport-security"]).toMatch(/^max-age=\d{8}/);
+    const held = await asked(secure.url, "/api/caseload", { host: "clinic.example", cookie });
+    expect(held.status).toBe(200);
+    const renamed = cookie.replace("__Host-", "");
+    expect(
+      (await asked(secure.url, "/api/caseload", { host: "clinic.example", cookie: renamed })).status,
+    ).toBe(401);
+
+    for (const host of ["evil.example", "clinic.example.evil.example", "clinic.example:8080"])
+      expect((await asked(secure.url, "/api/caseload", { host, cookie })).status).toBe(421);
+    expect((await asked(secure.url, "/ready", { host: "127.0.0.1:80" })).status).toBe(200);
+    expect((await asked(secure.url, "/", { host: "127.0.0.1:80" })).status).toBe(421);
+  });
+
+  it("a name that leads to this machine from elsewhere is not answered", async () => {
+    expect((await asked(url, "/sign-in", { host: "rebound.example" })).status).toBe(421);
+    expect((await asked(url, "/sign-in", { host: new URL(url).host })).status).toBe(200);
+    expect((await asked(url, "/sign-in", { host: "localhost:4321" })).status).toBe(200);
+    expect((await new Client(url).get("/api/caseload")).headers.get("strict-transport-security")).toBeNull();
+  });
+
+  it("a page that asks by itself keeps nobody signed in; somebody who is there is kept", async () => {
+    const left = await signedIn(url, "lead");
+    const there = await signedIn(url, "lead");
+    for (const minute of [20, 40, 59]) {
+      servers.setClock(`2026-03-10T09:${minute}:00.000Z`);
+      expect((await left.send("GET", "/api/caseload", undefined, { "stair-unattended": "1" })).status).toBe(
+        200,
+      );
+      expect((await there.get("/api/caseload")).status).toBe(200);
+    }
+    servers.setClock("2026-03-10T10:01:00.000Z");
+    expect((await left.send("GET", "/api/caseload", undefined, { "stair-unattended": "1" })).status).toBe(
+      401,
+    );
+    expect((await there.get("/api/caseload")).status).toBe(200);
+    servers.setClock("2026-03-10T09:00:00.000Z");
   });
 
   it("keeps only a hash of the token", async () => {

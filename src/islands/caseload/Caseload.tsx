@@ -47,15 +47,18 @@ function Caseload({ rows: first, count, counts: firstCounts, you }: Props) {
   const named = name.trim() !== "";
   const present = attentionCodes.filter((code) => (counts[code] ?? 0) > 0);
 
-  const renew = useCallback(async () => {
-    const answer = await call("listCaseload", {});
+  const renew = useCallback(async (by?: { unattended: boolean }) => {
+    const answer = await call("listCaseload", {}, undefined, by);
     if (!answer.ok) return null;
     setRows(answer.value.rows);
     setWhole(true);
     return answer.value.rows;
   }, []);
   useEffect(() => {
-    const timer = setInterval(() => void (document.hidden ? undefined : renew()), renewEveryMs);
+    const timer = setInterval(
+      () => void (document.hidden ? undefined : renew({ unattended: true })),
+      renewEveryMs,
+    );
     return () => clearInterval(timer);
   }, [renew]);
 

@@ -8,7 +8,10 @@ interface Props {
   onDone: (signedIn: boolean) => void;
 }
 
-/** Asks for the password in place: what stands on the page behind it stays, and goes on by itself. */
+/**
+ * Asks for the password in place: what stands on the page behind it stays, and goes on by itself. It is covered meanwhile: whoever
+ * comes by a desk that was left reads nothing.
+ */
 export default function SignInAgain({ email, name, onDone }: Props) {
   const dialog = useRef<HTMLDialogElement>(null);
   const signedIn = useRef(false);
@@ -18,7 +21,7 @@ export default function SignInAgain({ email, name, onDone }: Props) {
   return (
     <dialog
       ref={dialog}
-      className="modal text-base-content"
+      className="modal bg-base-200! text-base-content"
       aria-label={t("signIn.again")}
       onClose={() => onDone(signedIn.current)}
     >

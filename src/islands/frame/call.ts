@@ -16,16 +16,22 @@ export type BodyFor<N extends EndpointName> = BodyOf<Wire[N]>;
 /**
  * Calls one of the product's own endpoints by its name in the contract; a lost connection is an answer like any other. The
  * only place where what came over the wire is taken for what the contract says it is.
+ *
+ * @param unattended the page asks by itself: it keeps nobody signed in
  */
 export async function call<N extends EndpointName>(
   name: N,
   values: ValuesOf<N>,
   body?: BodyFor<N>,
+  { unattended = false } = {},
 ): Promise<Answer<AnswerTo<N>>> {
   try {
     const response = await fetch(urlOf(name, values), {
       method: addressOf(name).method,
-      headers: body === undefined ? {} : { "content-type": "application/json" },
+      headers: {
+        ...(body === undefined ? {} : { "content-type": "application/json" }),
+        ...(unattended ? { "stair-unattended": "1" } : {}),
+      },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     });
     const data: unknown = await response.json();

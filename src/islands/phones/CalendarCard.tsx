@@ -14,7 +14,7 @@ interface Props {
 
 /** The patient's days for their own calendar: once as a file, or by an address that it reads by itself. */
 export default function CalendarCard({ view, onChange }: Props) {
-  const { episodeId: id, zone, feed, mayRecord } = view;
+  const { episodeId: id, zone, feed, laidDays, mayRecord } = view;
   const [time, setTime] = useState(feed?.time ?? "");
   const [address, setAddress] = useState<string | null>(null);
   const [copied, setCopied] = useState(false);
@@ -41,6 +41,14 @@ export default function CalendarCard({ view, onChange }: Props) {
     >
       <h2 className="text-lg font-semibold">{t("phones.calendar")}</h2>
       <p>{t("phones.calendarSays")}</p>
+      <p className="font-medium">
+        {t("phones.calendarDays", { days: laidDays })}{" "}
+        {laidDays === 0 && (
+          <a className="link" href={`/episodes/${id}/week`}>
+            {t("phones.calendarWeek")}
+          </a>
+        )}
+      </p>
       <ProblemNote problem={problem} />
       <label className="flex flex-wrap items-center gap-2">
         {t("phones.calendarTime")}

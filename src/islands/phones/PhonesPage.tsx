@@ -38,49 +38,54 @@ function PhonesPage({ phones }: { phones: PhonesView }) {
 
   return (
     <div className="mx-auto grid max-w-6xl items-start gap-4 p-4 md:grid-cols-2">
-      <section className="bg-base-100 border-base-300 rounded-box flex flex-col gap-3 border p-4">
-        <p>{t("phones.say")}</p>
-        <ProblemNote problem={problem} />
-        {made && <PhoneCode made={made} zone={zone} />}
-        {!made && view.openUntil && <p>{t("phones.openUntil", { until: sayTime(view.openUntil, zone) })}</p>}
-        <div className="flex flex-wrap gap-2">
-          <button type="button" className="btn btn-primary" disabled={busy} onClick={() => void make()}>
-            {t(made || view.openUntil ? "phones.makeAgain" : "phones.make")}
-          </button>
-          <a className="btn" href={`/episodes/${id}/handout`}>
-            {t("handout.show")}
-          </a>
-          {open && (
-            <button type="button" className="btn btn-error btn-outline" onClick={() => void end(null)}>
-              {t("phones.endAll")}
-            </button>
+      <div className="flex flex-col gap-4">
+        <section className="bg-base-100 border-base-300 rounded-box flex flex-col gap-3 border p-4">
+          <p>{t("phones.say")}</p>
+          <ProblemNote problem={problem} />
+          {made && <PhoneCode made={made} zone={zone} />}
+          {!made && view.openUntil && (
+            <p>{t("phones.openUntil", { until: sayTime(view.openUntil, zone) })}</p>
           )}
-        </div>
-        <h2 className="mt-2 text-lg font-semibold">{t("phones.list")}</h2>
-        {view.phones.length === 0 && <p>{t("phones.none")}</p>}
-        <ul className="flex flex-col">
-          {view.phones.map((phone) => (
-            <li
-              key={phone.id}
-              className="border-base-300 flex min-h-11 flex-wrap items-center gap-x-3 border-t py-1"
-            >
-              <span className="flex-1">
-                {t("phones.opened", { when: sayTime(phone.openedAt, zone) })} ·{" "}
-                {phone.endedAt === null
-                  ? t("phones.seen", { when: sayTime(phone.seenAt, zone) })
-                  : t(phone.endedBy === "patient" ? "phones.endedByPatient" : "phones.endedByClinic", {
-                      when: sayTime(phone.endedAt, zone),
-                    })}
-              </span>
-              {phone.endedAt === null && (
-                <button type="button" className="btn" onClick={() => void end(phone.id)}>
-                  {t("phones.end")}
-                </button>
-              )}
-            </li>
-          ))}
-        </ul>
-      </section>
+          <div className="flex flex-wrap gap-2">
+            <button type="button" className="btn btn-primary" disabled={busy} onClick={() => void make()}>
+              {t(made || view.openUntil ? "phones.makeAgain" : "phones.make")}
+            </button>
+            <a className="btn" href={`/episodes/${id}/handout`}>
+              {t("handout.show")}
+            </a>
+            {open && (
+              <button type="button" className="btn btn-error btn-outline" onClick={() => void end(null)}>
+                {t("phones.endAll")}
+              </button>
+            )}
+          </div>
+          <h2 className="mt-2 text-lg font-semibold">{t("phones.list")}</h2>
+          {view.phones.length === 0 && <p>{t("phones.none")}</p>}
+          <ul className="flex flex-col">
+            {view.phones.map((phone) => (
+              <li
+                key={phone.id}
+                className="border-base-300 flex min-h-11 flex-wrap items-center gap-x-3 border-t py-1"
+              >
+                <span className="flex-1">
+                  {t("phones.opened", { when: sayTime(phone.openedAt, zone) })} ·{" "}
+                  {phone.endedAt === null
+                    ? t("phones.seen", { when: sayTime(phone.seenAt, zone) })
+                    : t(phone.endedBy === "patient" ? "phones.endedByPatient" : "phones.endedByClinic", {
+                        when: sayTime(phone.endedAt, zone),
+                      })}
+                </span>
+                {phone.endedAt === null && (
+                  <button type="button" className="btn" onClick={() => void end(phone.id)}>
+                    {t("phones.end")}
+                  </button>
+                )}
+              </li>
+            ))}
+          </ul>
+        </section>
+        <CalendarCard view={view} onChange={setView} />
+      </div>
       <div className="flex flex-col gap-4">
         <section className="bg-base-100 border-base-300 rounded-box flex flex-col gap-3 border p-4">
           <h2 className="text-lg font-semibold">{t("phones.messages")}</h2>
@@ -96,7 +101,6 @@ function PhonesPage({ phones }: { phones: PhonesView }) {
             ))}
           </ul>
         </section>
-        <CalendarCard view={view} onChange={setView} />
         <section className="bg-base-100 border-base-300 rounded-box flex flex-col gap-2 border p-4">
           <h2 className="text-lg font-semibold">{t("phones.told")}</h2>
           {view.told.length === 0 ? (

@@ -4,6 +4,7 @@ import type { SignInBody } from "~/contract/clinic";
 import { now } from "~/server/clock";
 import { pool } from "~/server/db/connection";
 import { writeAudit } from "~/server/audit/audit-repository";
+import { cookieName, cookieSettings } from "~/server/http/cookies";
 import { ApiProblem } from "~/server/http/problem";
 import { passwordFits } from "./password";
 import { checkSecondFactor } from "./second-factor";
@@ -20,19 +21,13 @@ import {
   type StaffLogin,
 } from "./staff-repository";
 
-export const sessionCookie = "stair_session";
+export const sessionCookie = (): string => cookieName("stair_session");
 const idleMinutes = 60;
 const absoluteHours = 12;
 const touchEveryMs = 60_000;
 
-/** How the cookie is set: out of reach of scripts, and over https alone where the site has it. */
-export const cookieSettings = () => ({
-  httpOnly: true,
-  sameSite: "lax" as const,
-  secure: (process.env["PUBLIC_URL"] ?? "").startsWith("https:"),
-  path: "/",
-  maxAge: absoluteHours * 3600,
-});
+/** How the cookie is set. */
+export const sessionCookieSettings = () => ({ ...cookieSettings(), maxAge: absoluteHours * 3600 });
 
 /**
  * Signs in and returns the token for the cookie. The answer to an unknown address and to a wrong password is the
@@ -67,8 +62,12 @@ export async function signIn(
   return token;
 }
 
-/** Who holds this token; null when it is unknown, idle too long or too old. */
-export async function whoHolds(token: string): Promise<StaffContext | null> {
+/**
+ * Who holds this token; null when it is unknown, idle too long or too old.
+ *
+ * @param unattended a page asks by itself: nobody need be there, so it does not count as being seen
+ */
+export async function whoHolds(token: string, unattended = false): Promise<StaffContext | null> {
   const present = now();
   const before = (ms: number) => new Date(Date.parse(present) - ms).toISOString();
   const found = await findSession(pool(), hashToken(token), {
@@ -76,6 +75,7 @@ export async function whoHolds(token: string): Promise<StaffContext | null> {
     createdSince: before(absoluteHours * 3_600_000),
   });
   if (!found) return null;
+  if (unattended) return found.staff;
   if (Date.parse(`${found.lastSeenAt.replace(" ", "T")}Z`) < Date.parse(present) - touchEveryMs) {
     await touchSession(pool(), hashToken(token), present);
   }
@@ -84,7 +84,7 @@ export async function whoHolds(token: string): Promise<StaffContext | null> {
 
 /** The token of the session that asks; empty where there is none. */
 export const tokenOf = ({ cookies }: { cookies: AstroCookies }): string =>
-  cookies.get(sessionCookie)?.value ?? "";
+  cookies.get(sessionCookie())?.value ?? "";
 
 export async function signOut(token: string): Promise<void> {
   await deleteSession(pool(), hashToken(token));

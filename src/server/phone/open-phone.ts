@@ -7,22 +7,17 @@ import { hashToken, newToken } from "~/server/auth/token";
 import { now } from "~/server/clock";
 import { pool } from "~/server/db/connection";
 import { inTransaction } from "~/server/db/transaction";
+import { cookieName, cookieSettings } from "~/server/http/cookies";
 import { ApiProblem } from "~/server/http/problem";
 import type { PhoneContext } from "~/server/phone-context";
 import { endPhonesOf, findPhone, findPhoneLink, insertPhone, touchPhone } from "./phone-repository";
 
-export const phoneCookie = "stair_phone";
+export const phoneCookie = (): string => cookieName("stair_phone");
 const touchEveryMs = 60_000;
 const rememberedSeconds = 365 * 24 * 3600;
 
 /** How the cookie is set: a phone is remembered for a year after it was opened, until somebody ends it. */
-export const phoneCookieSettings = () => ({
-  httpOnly: true,
-  sameSite: "lax" as const,
-  secure: (process.env["PUBLIC_URL"] ?? "").startsWith("https:"),
-  path: "/",
-  maxAge: rememberedSeconds,
-});
+export const phoneCookieSettings = () => ({ ...cookieSettings(), maxAge: rememberedSeconds });
 
 /** What a code is known by: small letters and digits alone, however it was typed. */
 export const plainCode = (code: string): string => code.toLowerCase().replace(/[^a-z0-9]/g, "");

@@ -2,6 +2,7 @@ import QRCode from "qrcode";
 import { v7 as uuid } from "uuid";
 import type { MessageBody, MessageWritten, PhoneLink, PhonesEndedBody, PhonesView } from "~/contract/phones";
 import { recordingRoles, signingRoles } from "~/contract/roles";
+import { localDay } from "~/core/schedule/local-day";
 import { writeAudit } from "~/server/audit/audit-repository";
 import { hashToken, newRecoveryCode, newToken } from "~/server/auth/token";
 import { loadEpisode, noteRead } from "~/server/case/load-episode";
@@ -15,7 +16,9 @@ import { messages } from "~/server/facts/messages";
 import { appendFact, readFacts } from "~/server/facts/sql";
 import { notFound } from "~/server/http/problem";
 import type { StaffContext } from "~/server/staff-context";
+import { keptWeeks } from "~/server/week/read-week";
 import { writeInto } from "~/server/write/write-into";
+import { laidDays } from "./at-home";
 import {
   endLinksOf,
   endPhonesOf,
@@ -40,6 +43,7 @@ export async function readPhones(staff: StaffContext, episodeId: string): Promis
 export async function phonesView(staff: StaffContext, loaded: LoadedCase): Promise<PhonesView> {
   const { head, file } = loaded;
   const since = new Date(Date.parse(file.asOf) - toldDays * 24 * 3_600_000).toISOString();
+  const today = localDay(file.asOf, file.zone);
   const written = await readFacts(pool(), messages, staff.clinicId, [head.id]);
   return {
     episodeId: head.id,
@@ -47,6 +51,9 @@ export async function phonesView(staff: StaffContext, loaded: LoadedCase): Promi
     zone: file.zone,
     phones: await phonesOf(pool(), staff.clinicId, head.id),
     openUntil: await openLinkUntil(pool(), staff.clinicId, head.id, now()),
+    laidDays: laidDays(loaded, await keptWeeks(pool(), staff.clinicId, head.id), today).filter(
+      ({ items }) => items.length > 0,
+    ).length,
     feed: await feedOf(pool(), staff.clinicId, head.id),
     messages: [...(written.get(head.id) ?? [])].reverse(),
     told: await toldByPhones(pool(), staff.clinicId, head.id, since),

@@ -4,6 +4,6 @@ import { openPhone, phoneCookie, phoneCookieSettings } from "~/server/phone/open
 
 export const POST = serve(wire.openPhone, async ({ body, context }) => {
   const { token, givenName } = await openPhone(body, context.clientAddress);
-  context.cookies.set(phoneCookie, token, phoneCookieSettings());
+  context.cookies.set(phoneCookie(), token, phoneCookieSettings());
   return { givenName };
 });

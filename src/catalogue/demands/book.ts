@@ -9,6 +9,8 @@ import {
 } from "~/core/demand/demand-book";
 import { withAsks, withAsksOf } from "~/catalogue/exercises/asks";
 import { figureOf, recipes } from "~/catalogue/figures/all";
+import { loadsOf } from "~/catalogue/loads/loads-of";
+import { kneecapShare } from "~/core/load/kneecap-share";
 import type { Exercise } from "~/core/exercise/exercise";
 
 /** Height that is drawn where nobody measured one, metres: the middle of adults (common practice). */
@@ -40,6 +42,11 @@ export function bookFor(body: AskedBody, kept?: KeptDrawings): DemandBook {
   return {
     demandOf: (exercise, prescription) =>
       book.demandOf(exercise.asks ? exercise : asKnown(exercise), prescription),
+    kneecapOf: (exercise, { settings, dose }) => {
+      const { heightM, massKg = usualMassKg(heightM) } = body;
+      const loads = loadsOf({ heightM, massKg }, { exercise, settings, loadKg: dose.loadKg ?? 0 });
+      return loads.ok ? kneecapShare(loads, dose).sessionMPaS : null;
+    },
   };
 }
 

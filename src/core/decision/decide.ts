@@ -14,7 +14,7 @@ import { stepUp, wait } from "./rules/step-up";
 import { stop } from "./rules/stop";
 
 /** Stored with every signed decision; raised whenever a rule can answer differently. */
-export const engineVersion = "2.5.0";
+export const engineVersion = "2.6.0";
 
 /** The rules in their order: the first that finds something decides. */
 const rules: readonly ((view: RecordView) => Finding | null)[] = [

@@ -12,6 +12,8 @@ export interface FlareItem {
   readonly pain: number;
   /** How much the movement loads the injured region: 0 unknown, 1 low, 2 moderate, 3 high. */
   readonly load: number;
+  /** Stress under the kneecap over a session, MPa·s, where the region is the knee and it can be worked out; asked only to tell two apart. */
+  readonly kneecap?: () => number | null;
   /** True for items of the lane that loads the injured site. */
   readonly loadsSite: boolean;
 }
@@ -33,8 +35,8 @@ const atMost = 2;
 /**
  * Items a flare is traced to: those turned harder, or new in the plan, so that this was new on one of the last two training
  * days; else those with pain in the hold or ease band on the flared day; else the one that loads the site most; else what was
- * done. Of several: most pain that day, then changed last, then the heaviest load on the region, then the plan's order.
- * At most two; the rest hold. Source: common practice.
+ * done. Of several: most pain that day, then changed last, then the heaviest load on the region, then the plan's order. The one
+ * that loads the site most is told by the stress under the kneecap where the tags are alike. At most two; the rest hold. Source: common practice.
  *
  * @returns empty when the plan has no item done that day
  */
@@ -60,7 +62,7 @@ export function flareSuspects(items: readonly FlareItem[], { from, to }: FlareWi
     { why: "painful", found: done.filter((item) => item.during === "hold" || item.during === "ease") },
     {
       why: "site",
-      found: done.filter((item) => (heaviest > 0 ? item.load === heaviest : item.loadsSite)).slice(0, 1),
+      found: mostOnSite(done.filter((item) => (heaviest > 0 ? item.load === heaviest : item.loadsSite))),
     },
     { why: "done", found: done },
   ];
@@ -70,3 +72,16 @@ export function flareSuspects(items: readonly FlareItem[], { from, to }: FlareWi
 
 /** Later first; two that never changed are alike. */
 const later = (b: number, a: number) => (b === a ? 0 : b - a);
+
+/**
+ * Of those that load the site alike the one with the most stress under the kneecap; the first by the order above where that of any
+ * cannot be told, since the one that cannot may be the one with more.
+ */
+function mostOnSite(alike: readonly FlareItem[]): FlareItem[] {
+  const [first] = alike;
+  if (!first || alike.length === 1) return [...alike];
+  const stresses = alike.map((item) => item.kneecap?.() ?? null);
+  if (stresses.includes(null)) return [first];
+  const most = Math.max(...stresses.map(Number));
+  return [alike[stresses.indexOf(most)] ?? first];
+}

@@ -81,6 +81,20 @@ describe("whom a reaction is traced to", () => {
     ];
     expect(named(items)).toEqual(["e painful"]);
   });
+  it("of two that load the site alike, the one with more stress under the kneecap; the plan's order where nobody can say", () => {
+    const press = (itemId: string, stress?: number | null) =>
+      item(itemId, { load: 3, ...(stress === undefined ? {} : { kneecap: () => stress }) });
+    expect(named([press("a", 40), press("b", 90)])).toEqual(["b site"]);
+    expect(named([press("a", 90), press("b", 40)])).toEqual(["a site"]);
+    expect(named([press("a", null), press("b", 90)])).toEqual(["a site"]);
+    expect(named([press("a"), press("b", 90)])).toEqual(["a site"]);
+    expect(named([press("a", 10), press("b", null), press("c", 90)])).toEqual(["a site"]);
+    // More stress does not outrank a heavier tag, nor pain.
+    expect(
+      named([item("a", { load: 3, kneecap: () => 1 }), item("b", { load: 2, kneecap: () => 99 })]),
+    ).toEqual(["a site"]);
+    expect(named([press("a", 90), { ...press("b", 10), during: "hold", pain: 4 }])).toEqual(["b painful"]);
+  });
   it("then what hurt that day, then what loads the site, then what was done", () => {
     expect(named([item("a"), item("b", { during: "ease" }), item("c", { loadsSite: true })])).toEqual([
       "b painful",

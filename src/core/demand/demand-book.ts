@@ -18,6 +18,8 @@ export type Told = { /** The exercise with what it is known to ask. */ readonly 
 /** Tells what prescriptions ask of one body. */
 export interface DemandBook {
   readonly demandOf: (exercise: Exercise, prescription: Prescription) => Told;
+  /** Stress under the kneecap of the working leg over a session, MPa·s; null where nobody can say. A book of labels says nothing. */
+  readonly kneecapOf?: (exercise: Exercise, prescription: Prescription) => number | null;
 }
 
 /** How an exercise is drawn with its knobs set; null when nobody drew it. */

@@ -1,3 +1,4 @@
+import type { DemandBook } from "~/core/demand/demand-book";
 import type { DecideInput, FlareTrace } from "~/core/decision/record/decide-input";
 import { flareSuspects, type FlareSuspect } from "~/core/decision/flare-suspects";
 import { after } from "~/core/decision/record/record-view";
@@ -29,6 +30,7 @@ export function flareTrace(
   file: CaseFile,
   days: readonly CaseDay[],
   items: readonly JudgedItem[],
+  book: DemandBook,
 ): ((itemId: string) => FlareTrace) | null {
   const day = latestReaction(days, items);
   if (!day) return null;
@@ -44,6 +46,11 @@ export function flareTrace(
         pain: judged.find((d) => d.date === day.date)?.painDuring ?? 0,
         load: regionLoad(input.exercise, file.pathway.region),
         loadsSite: item.lane === file.pathway.siteLane,
+        kneecap: once(() =>
+          file.pathway.region === "knee"
+            ? (book.kneecapOf?.(input.exercise, input.prescription) ?? null)
+            : null,
+        ),
       })),
       { from: before?.lastSessionAt ?? null, to: day.lastSessionAt },
     );
@@ -61,6 +68,12 @@ export function flareTrace(
       ? { suspect: true, on: day.date, why: suspect.why }
       : { suspect: false, on: day.date, names, ...(answered ? { answered } : {}) };
   };
+}
+
+/** Worked out when it is first asked for, and once. */
+function once(work: () => number | null): () => number | null {
+  let done: { readonly value: number | null } | undefined;
+  return () => (done ??= { value: work() }).value;
 }
 
 /** When an item joined a plan that had been worked at before; null for one of the first. */

@@ -21,7 +21,7 @@ export function withPlan(
   today: string,
   book: DemandBook,
 ): JudgedItem[] {
-  const trace = flareTrace(file, days, items);
+  const trace = flareTrace(file, days, items, book);
   const lastPain = lastPainOf(days, file.zone);
   const rise = weeklyMeanRise(pains, today);
   const contactsOf = planContacts(items, book);

@@ -18,7 +18,7 @@ import { keptWeeks } from "~/server/week/read-week";
 import { mondayOf, weekQuestion } from "~/server/week/week-question";
 import type { Writer } from "~/server/writer";
 import { calendarEntries } from "./calendar-entries";
-import { endFeedsOf, findFeed, insertFeed, touchFeed } from "./feed-repository";
+import { endFeedsOf, findFeed, insertFeed, touchFeed } from "~/server/phone/feed-repository";
 import { writeCalendar } from "./write-calendar";
 
 /** What a calendar is asked for: at which time of the day, and where the product is reached. */

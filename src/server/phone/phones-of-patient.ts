@@ -8,7 +8,7 @@ import { hashToken, newRecoveryCode, newToken } from "~/server/auth/token";
 import { loadEpisode, noteRead } from "~/server/case/load-episode";
 import type { LoadedCase } from "~/server/case/make-case";
 import { patientName } from "~/server/case/patient-name";
-import { feedOf } from "~/server/calendar/feed-repository";
+import { feedOf } from "./feed-repository";
 import { now } from "~/server/clock";
 import { pool } from "~/server/db/connection";
 import { inTransaction } from "~/server/db/transaction";

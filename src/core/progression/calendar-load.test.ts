@@ -60,3 +60,15 @@ describe("a turn with its load", () => {
     ],
   ])("%s", (_what, change, kg) => expect(change.prescription.dose.loadKg).toBe(kg));
 });
+
+/** The boundaries, by hand: what fits exactly is taken; a heavier maximum never takes load away, a lighter one never adds any. */
+describe("at the edges", () => {
+  it("a load of the shelf that is just what can be lifted is taken", () => {
+    // 40 kg fifteen times are 60 kg once, and 50 kg six times to the gram.
+    expect(calendarLoad(load, 40, { from: 15, to: 6 }, { barbell: [49.9, 50, 50.1] })).toBe(50);
+  });
+  it("the same maximum again does not lift a load that is off the shelf", () => {
+    expect(calendarLoad(load, 41, { from: 12, to: 12 }, { barbell: [40, 45] })).toBe(40);
+    expect(calendarLoad(load, 41, { from: 12, to: 10 }, { barbell: [40] })).toBe(41);
+  });
+});

@@ -40,3 +40,59 @@ it("within a group the order stays", () => {
   expect(usualOrder(two)).toEqual(two);
   expect(usualOrder([...two].reverse())).toEqual([...two].reverse());
 });
+
+it.each([
+  [
+    "a primer of balance is a primer",
+    [of("single-leg-stance"), of("single-leg-stance", "primer")],
+    ["primer", "main"],
+  ],
+  [
+    "balance that may be left out comes after what must be done",
+    [of("single-leg-stance", "optional"), of("side-step-up")],
+    ["main", "optional"],
+  ],
+  [
+    "springs that may be left out still come while fresh",
+    [of("side-step-up"), of("rebounds", "optional")],
+    ["optional", "main"],
+  ],
+  [
+    "a spring that is a test comes last",
+    [of("rebounds", "test"), of("side-step-up", "optional")],
+    ["optional", "test"],
+  ],
+  [
+    "heavy work that may be left out does not come before what must be done",
+    [of("leg-press", "optional"), of("side-step-up")],
+    ["main", "optional"],
+  ],
+  [
+    "a stretch that may be left out is a stretch, before the rest that may",
+    [of("clam", "optional"), of("half-kneeling-hip-stretch", "optional")],
+    ["optional", "optional"],
+  ],
+  [
+    "a stretch that is a test comes after what may be left out",
+    [of("half-kneeling-hip-stretch", "test"), of("clam", "optional")],
+    ["optional", "test"],
+  ],
+])("%s", (_what, items, roles) => {
+  const ordered = usualOrder(items);
+  expect(ordered.map(({ role }) => role)).toEqual(roles);
+  expect(ordered).toEqual([...items].reverse());
+});
+
+it("what takes both legs counts as heavy only where it is hard; hard work of the trunk stays with the trunk", () => {
+  const press = of("leg-press");
+  const easy = { ...press, id: "easy", exercise: { ...press.exercise, effort: "moderate" as never } };
+  expect(usualOrder([of("side-step-up"), easy]).map(({ id }) => id)).toEqual(["side-step-up main", "easy"]);
+  const alone = {
+    ...press,
+    id: "alone",
+    prescription: { ...press.prescription, settings: { laterality: "single" } },
+  };
+  expect(usualOrder([of("side-step-up"), alone]).map(({ id }) => id)).toEqual(["side-step-up main", "alone"]);
+  const trunk = { ...press, id: "trunk", exercise: { ...press.exercise, lane: "trunk" as const } };
+  expect(usualOrder([trunk, of("side-step-up")]).map(({ id }) => id)).toEqual(["side-step-up main", "trunk"]);
+});

@@ -46,6 +46,15 @@ const views: Record<string, (page: Page) => Promise<unknown>> = {
     await page.getByRole("button", { name: "Review one by one" }).click();
     await page.getByTestId("review").getByTestId("items").waitFor();
   },
+  "who comes today": async (page) => {
+    await visit(page, "/");
+    await page.getByRole("button", { name: "Who comes today" }).click();
+    await page.getByTestId("today").getByRole("checkbox").first().check();
+  },
+  "phones and calendar": async (page) => {
+    await goTo(page, "Stanhope", "/phone");
+    await page.getByTestId("calendar").waitFor();
+  },
   "schools side by side": async (page) => {
     await goTo(page, "Holloway", "/schools");
     await page.getByTestId("schools-table").waitFor();

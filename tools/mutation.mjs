@@ -15,7 +15,7 @@ const rooms = {
       "tests/reference/worked-examples.test.ts",
       "tests/reference/decision-boundaries.test.ts",
       "tests/reference/second-edition*.test.ts",
-      "tests/reference/evidence-words.test.ts",
+      "tests/reference/evidence-words*.test.ts",
       "tests/reference/whole-plans*.test.ts",
       "tests/reference/reaches.test.ts",
       "tests/reference/sit-back-form.test.ts",

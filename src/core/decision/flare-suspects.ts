@@ -36,7 +36,8 @@ const atMost = 2;
  * Items a flare is traced to: those turned harder, or new in the plan, so that this was new on one of the last two training
  * days; else those with pain in the hold or ease band on the flared day; else the one that loads the site most; else what was
  * done. Of several: most pain that day, then changed last, then the heaviest load on the region, then the plan's order. The one
- * that loads the site most is told by the stress under the kneecap where the tags are alike. At most two; the rest hold. Source: common practice.
+ * that loads the site most is told by the stress under the kneecap where the tags are alike. At most two; the rest hold.
+ * Source: common practice.
  *
  * @returns empty when the plan has no item done that day
  */
@@ -57,17 +58,21 @@ export function flareSuspects(items: readonly FlareItem[], { from, to }: FlareWi
     .filter((item) => item.during !== null)
     .sort((a, b) => b.pain - a.pain || later(changedAt(b), changedAt(a)) || b.load - a.load);
   const heaviest = Math.max(0, ...done.map(({ load }) => load));
-  const groups: { why: FlareSuspect["why"]; found: readonly FlareItem[] }[] = [
-    { why: "changed", found: done.filter((item) => changedAt(item) > -Infinity) },
-    { why: "painful", found: done.filter((item) => item.during === "hold" || item.during === "ease") },
+  const groups: { why: FlareSuspect["why"]; found: () => readonly FlareItem[] }[] = [
+    { why: "changed", found: () => done.filter((item) => changedAt(item) > -Infinity) },
+    { why: "painful", found: () => done.filter((item) => item.during === "hold" || item.during === "ease") },
     {
       why: "site",
-      found: mostOnSite(done.filter((item) => (heaviest > 0 ? item.load === heaviest : item.loadsSite))),
+      found: () =>
+        mostOnSite(done.filter((item) => (heaviest > 0 ? item.load === heaviest : item.loadsSite))),
     },
-    { why: "done", found: done },
+    { why: "done", found: () => done },
   ];
-  const chosen = groups.find((group) => group.found.length > 0);
-  return (chosen?.found ?? []).slice(0, atMost).map(({ itemId }) => ({ itemId, why: chosen?.why ?? "done" }));
+  for (const { why, found } of groups) {
+    const suspects = found();
+    if (suspects.length > 0) return suspects.slice(0, atMost).map(({ itemId }) => ({ itemId, why }));
+  }
+  return [];
 }
 
 /** Later first; two that never changed are alike. */

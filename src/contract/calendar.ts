@@ -1,11 +1,8 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { endpoint, smallLimit } from "./endpoint";
-import { closed, orNull } from "./fields";
+import { ClockTime, closed, orNull } from "./fields";
 import { PhonesView } from "./phones";
 import { recordingRoles } from "./roles";
-
-/** A time of the day as clocks show it: 17:30. */
-export const ClockTime = Type.String({ pattern: "^([01]\\d|2[0-3]):[0-5]\\d$" });
 
 const CalendarQuery = Type.Object({ at: Type.Optional(ClockTime) }, closed);
 const media = "text/calendar; charset=utf-8";

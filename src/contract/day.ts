@@ -1,7 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { ClockTime } from "./calendar";
 import { endpoint, type BodyLimit } from "./endpoint";
-import { closed, date, orNull, uuid } from "./fields";
+import { ClockTime, closed, date, orNull, uuid } from "./fields";
 import { recordingRoles } from "./roles";
 
 /** Somebody who comes today, and when; null where no time is known. */

@@ -7,6 +7,8 @@ export const closed = { additionalProperties: false };
 export const uuid = Type.String({ format: "uuid" });
 export const instant = Type.String({ format: "date-time" });
 export const date = Type.String({ format: "date" });
+/** A time of the day as clocks show it: 17:30. */
+export const ClockTime = Type.String({ pattern: "^([01]\\d|2[0-3]):[0-5]\\d$" });
 /** A code of the catalogue: an exercise, a variant. */
 export const code = Type.String({ minLength: 1, maxLength: 80 });
 /** Why something was signed, in words that stay. */

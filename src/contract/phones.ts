@@ -2,7 +2,7 @@ import { Type, type Static } from "@sinclair/typebox";
 import { Pain } from "~/core/response/pain-response";
 import { oneOf } from "~/core/schema/one-of";
 import { endpoint, smallLimit } from "./endpoint";
-import { closed, instant, orNull, PersonName, uuid, written } from "./fields";
+import { ClockTime, closed, instant, orNull, PersonName, uuid, written } from "./fields";
 import { PhoneMessage } from "./phone";
 import { recordingRoles, signingRoles } from "./roles";
 
@@ -28,9 +28,7 @@ export const PhonesView = Type.Object(
     /** A link that can still be opened, and until when. */
     openUntil: orNull(instant),
     /** The address that a calendar reads; null where none was made, or it was ended. */
-    feed: orNull(
-      Type.Object({ madeAt: instant, time: orNull(Type.String()), readAt: orNull(instant) }, closed),
-    ),
+    feed: orNull(Type.Object({ madeAt: instant, time: orNull(ClockTime), readAt: orNull(instant) }, closed)),
     /** Days with work that are laid out from today on: what a calendar would show. */
     laidDays: Type.Integer(),
     messages: Type.Array(PhoneMessage),

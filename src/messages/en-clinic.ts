@@ -239,6 +239,7 @@ export const clinic = {
   "today.says":
     "Whoever is ticked stands on top of the list, by the hour; a stop stays above them. Appointments are kept elsewhere.",
   "today.file": "Read a calendar file (.ics)",
+  "today.theFile": "This file",
   "today.fileSays": "Today’s entries are compared with the names here. Nothing of the file is kept.",
   "today.noCalendar": "is no calendar: save it from your calendar as an .ics file",
   "today.tooLarge": "This file is larger than 2 MB. Save only this week from your calendar.",

@@ -1,4 +1,5 @@
 import { defineMiddleware } from "astro:middleware";
+import { unattendedHeader } from "~/contract/unattended";
 import { sessionCookie, whoHolds } from "~/server/auth/session";
 import { isDatabaseUnavailable } from "~/server/db/transaction";
 import { phoneCookie, whosePhone } from "~/server/phone/open-phone";
@@ -11,8 +12,6 @@ const withoutSession = new Set(["/health", "/ready", "/unavailable"]);
 const openPages = new Set(["/sign-in", "/set-password", "/my", "/404"]);
 /** A view of one episode; what fails there is that record's, and is shown as that. */
 const episodePage = /^\/episodes\/([0-9a-f-]{36})(?:\/|$)/i;
-/** Sent by a page that asks by itself, whether anybody is there or not. */
-const unattended = "stair-unattended";
 const isApi = (path: string) => path.startsWith("/api/");
 
 /** Origin check, session, and the way to the sign-in or the 'database down' page. */
@@ -45,7 +44,7 @@ async function answer(
   if (withoutSession.has(pathname)) return next();
   try {
     const token = context.cookies.get(sessionCookie())?.value;
-    const staff = token ? await whoHolds(token, context.request.headers.has(unattended)) : null;
+    const staff = token ? await whoHolds(token, context.request.headers.has(unattendedHeader)) : null;
     if (staff) context.locals.staff = staff;
     if (pathname.startsWith("/api/phone")) {
       const phone = await whosePhone(context.cookies.get(phoneCookie())?.value);

@@ -1,7 +1,8 @@
 import { decide } from "~/core/decision/decide";
 import type { DecideInput } from "~/core/decision/record/decide-input";
 import type { SetRecord, TrainingDay } from "~/core/response/session-record";
-import { day, reps, stepUpInput, type DayOptions } from "./decide-input";
+import { sayEvidence } from "~/messages/say-evidence";
+import { day, march, reps, stepUpInput, type DayOptions } from "./decide-input";
 
 /** Days of a side step-up at 10 cm, 3 × 8–12, left side, monitored, prescribed on 3 March 2026, and what is said of them. */
 export const top = (date: number, options: DayOptions = {}, more: Partial<SetRecord> = {}) =>
@@ -25,3 +26,15 @@ export const turned = (input: DecideInput) => {
 };
 export const painful = (pain: number, more: Partial<SetRecord> = {}) =>
   reps([12, 12, 12], { painDuring: pain, ...more });
+
+/** The morning after the second good day. */
+export const monday = march(9, "10:00");
+
+/** A knee that drifts inward, so badly and so often. */
+export const kneeIn = (severity: "slight" | "marked", of: "some" | "most"): Partial<SetRecord> => ({
+  faults: [{ fault: "knee-in", severity, reps: of }],
+});
+
+/** What is told of a proposal, in whole sentences. */
+export const sentences = (input: DecideInput) => decide(input).evidence.map(sayEvidence);
+export const say = (over: Partial<DecideInput>) => sentences(stepUpInput(over));

@@ -3,7 +3,6 @@ import { decide } from "~/core/decision/decide";
 import type { DecideInput } from "~/core/decision/record/decide-input";
 import type { Dose } from "~/core/dose/dose";
 import type { SetRecord } from "~/core/response/session-record";
-import { sayEvidence } from "~/messages/say-evidence";
 import {
   cleanSet,
   day,
@@ -14,20 +13,12 @@ import {
   squeezes,
   stepUpInput,
 } from "~tests/builders/decide-input";
-import { top } from "~tests/builders/side-steps";
+import { kneeIn, monday, say, sentences, top, two } from "~tests/builders/side-steps";
 
 /**
  * What a clinician reads of an ease, of a stop and beside a proposal, whole sentences with every figure, day, leg and threshold, written by hand from the rules
  * (common practice) before the engine was asked. The item is the side step-up at 10 cm, 3 × 8–12, prescribed on Tuesday 3 March 2026.
  */
-const sentences = (input: DecideInput) => decide(input).evidence.map(sayEvidence);
-const say = (over: Partial<DecideInput>) => sentences(stepUpInput(over));
-const two = [top(5), top(8)];
-const fault = (severity: "slight" | "marked", of: "some" | "most"): Partial<SetRecord> => ({
-  faults: [{ fault: "knee-in", severity, reps: of }],
-});
-const monday = march(9, "10:00");
-
 describe("why it eases", () => {
   const arc = (painArc: NonNullable<SetRecord["painArc"]>) => ({
     painDuring: 6,
@@ -80,7 +71,7 @@ describe("why it eases", () => {
     ],
     [
       "a fault in most of the last set",
-      { trainingDays: [top(5), top(8, {}, fault("marked", "most"))], now: monday },
+      { trainingDays: [top(5), top(8, {}, kneeIn("marked", "most"))], now: monday },
       "Sun 8 Mar: marked fault in most repetitions of the last set (knee-in).",
     ],
     [

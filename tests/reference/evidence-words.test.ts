@@ -2,23 +2,13 @@ import { describe, expect, it } from "vitest";
 import { decide } from "~/core/decision/decide";
 import type { DecideInput } from "~/core/decision/record/decide-input";
 import type { Dose } from "~/core/dose/dose";
-import type { SetRecord } from "~/core/response/session-record";
-import { sayEvidence } from "~/messages/say-evidence";
 import { day, exerciseWith, march, reps, stepUpInput, strength } from "~tests/builders/decide-input";
-import { top } from "~tests/builders/side-steps";
+import { kneeIn, monday, say, sentences, top, two } from "~tests/builders/side-steps";
 
 /**
  * What a clinician reads of a step, a wait and a hold, whole sentences with every figure, day, leg and threshold, written by hand from the rules
  * (common practice) before the engine was asked. The item is the side step-up at 10 cm, 3 × 8–12, prescribed on Tuesday 3 March 2026.
  */
-const sentences = (input: DecideInput) => decide(input).evidence.map(sayEvidence);
-const say = (over: Partial<DecideInput>) => sentences(stepUpInput(over));
-const two = [top(5), top(8)];
-const fault = (severity: "slight" | "marked", of: "some" | "most"): Partial<SetRecord> => ({
-  faults: [{ fault: "knee-in", severity, reps: of }],
-});
-const monday = march(9, "10:00");
-
 describe("why it steps up", () => {
   it("each good day in figures, then what changes", () => {
     const trainingDays = [
@@ -127,7 +117,7 @@ describe("why it holds", () => {
     ],
     [
       "a marked fault, by its name",
-      { trainingDays: [top(5), top(8, {}, fault("marked", "some"))], now: monday },
+      { trainingDays: [top(5), top(8, {}, kneeIn("marked", "some"))], now: monday },
       "Sun 8 Mar: marked fault (knee-in).",
     ],
     [

@@ -46,11 +46,10 @@ export function flareTrace(
         pain: judged.find((d) => d.date === day.date)?.painDuring ?? 0,
         load: regionLoad(input.exercise, file.pathway.region),
         loadsSite: item.lane === file.pathway.siteLane,
-        kneecap: once(() =>
+        kneecap: () =>
           file.pathway.region === "knee"
             ? (book.kneecapOf?.(input.exercise, input.prescription) ?? null)
             : null,
-        ),
       })),
       { from: before?.lastSessionAt ?? null, to: day.lastSessionAt },
     );
@@ -68,12 +67,6 @@ export function flareTrace(
       ? { suspect: true, on: day.date, why: suspect.why }
       : { suspect: false, on: day.date, names, ...(answered ? { answered } : {}) };
   };
-}
-
-/** Worked out when it is first asked for, and once. */
-function once(work: () => number | null): () => number | null {
-  let done: { readonly value: number | null } | undefined;
-  return () => (done ??= { value: work() }).value;
 }
 
 /** When an item joined a plan that had been worked at before; null for one of the first. */

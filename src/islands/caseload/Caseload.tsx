@@ -8,6 +8,7 @@ import OutcomeMark from "~/islands/frame/OutcomeMark";
 import { t } from "~/messages/say";
 import SearchBox from "~/islands/frame/SearchBox";
 import CaseloadLine from "./CaseloadLine";
+import FilterButton from "./FilterButton";
 import { namedLike } from "./named-like";
 import { island } from "~/islands/frame/island";
 
@@ -66,11 +67,13 @@ function Caseload({ rows: first, count, counts: firstCounts, you }: Props) {
     setName(text);
     if (!whole) void renew();
   };
-  const choose = (code: Attention | null) => {
-    setOnly(code);
+  /** Another part of the list, all of it; a review of the part before ends. */
+  const narrow = (to: () => void) => {
+    to();
     setReviewing(null);
     if (!whole) void renew();
   };
+  const choose = (code: Attention | null) => narrow(() => setOnly(code));
   // A review goes through everybody of the kind chosen, also those the page did not begin with.
   const beginReview = async () => {
     const everybody = whole ? rows : ((await renew()) ?? rows);
@@ -127,65 +130,38 @@ function Caseload({ rows: first, count, counts: firstCounts, you }: Props) {
         role="group"
         aria-label={t("caseload.filter")}
       >
-        <button
-          type="button"
-          className={`btn shrink-0 gap-1 px-2 ${only === null ? "btn-active" : "btn-ghost"}`}
-          aria-pressed={only === null}
-          onClick={() => choose(null)}
-        >
-          {t("caseload.all")} <span className="badge badge-neutral badge-sm">{all}</span>
-        </button>
-        <button
-          type="button"
-          className={`btn shrink-0 gap-1 px-2 ${mine ? "btn-active" : "btn-ghost"}`}
-          aria-pressed={mine}
-          onClick={() => {
-            setMine(!mine);
-            setReviewing(null);
-            if (!whole) void renew();
-          }}
-        >
+        <FilterButton pressed={only === null} count={all} onPress={() => choose(null)}>
+          {t("caseload.all")}
+        </FilterButton>
+        <FilterButton pressed={mine} onPress={() => narrow(() => setMine(!mine))}>
           <UserRound className="size-4" aria-hidden />
           {t("caseload.mine")}
+        </FilterButton>
+        {expected > 0 && (
+          <FilterButton pressed={today} count={expected} onPress={() => narrow(() => setToday(!today))}>
+            {t("today.button")}
+          </FilterButton>
+        )}
+        <button
+          type="button"
+          className="btn btn-ghost shrink-0 gap-1 px-2"
+          aria-label={t("today.set")}
+          title={t("today.set")}
+          onClick={() => void mark()}
+        >
+          <CalendarClock className="size-5" aria-hidden />
+          {expected === 0 && t("today.button")}
         </button>
-        <div className="join shrink-0">
-          {expected > 0 && (
-            <button
-              type="button"
-              className={`btn join-item gap-1 px-2 ${today ? "btn-active" : "btn-ghost"}`}
-              aria-pressed={today}
-              onClick={() => {
-                setToday(!today);
-                setReviewing(null);
-                if (!whole) void renew();
-              }}
-            >
-              {t("today.button")} <span className="badge badge-neutral badge-sm">{expected}</span>
-            </button>
-          )}
-          <button
-            type="button"
-            className="btn btn-ghost join-item gap-1 px-2"
-            aria-label={t("today.set")}
-            title={t("today.set")}
-            onClick={() => void mark()}
-          >
-            <CalendarClock className="size-5" aria-hidden />
-            {expected === 0 && t("today.button")}
-          </button>
-        </div>
         {present.map((code) => (
-          <button
+          <FilterButton
             key={code}
-            type="button"
-            className={`btn shrink-0 gap-1 px-2 ${only === code ? "btn-active" : "btn-ghost"}`}
-            aria-pressed={only === code}
-            onClick={() => choose(only === code ? null : code)}
+            pressed={only === code}
+            count={counts[code]}
+            onPress={() => choose(only === code ? null : code)}
           >
             <OutcomeMark mark={code} size={18} />
             {t(`attention.${code}`)}
-            <span className="badge badge-neutral badge-sm">{counts[code]}</span>
-          </button>
+          </FilterButton>
         ))}
       </div>
       <div className={reviewing ? "mt-2 grid items-start gap-3 lg:grid-cols-[22rem_1fr]" : "mt-2"}>

@@ -25,7 +25,7 @@ export default function TodayDialog({ rows, onClose }: Props) {
   );
   const [name, setName] = useState("");
   const [file, setFile] = useState<DayFileView | null>(null);
-  const [problem, setProblem] = useState<Problem | string | null>(null);
+  const [problem, setProblem] = useState<Problem | null>(null);
   useEffect(() => {
     dialog.current?.showModal();
   }, []);
@@ -39,7 +39,8 @@ export default function TodayDialog({ rows, onClose }: Props) {
   const read = async (chosen: File | undefined) => {
     if (!chosen) return;
     setFile(null);
-    if (chosen.size > mostBytes) return setProblem(t("today.tooLarge"));
+    if (chosen.size > mostBytes)
+      return setProblem({ type: "/problems/too-large", title: t("today.tooLarge"), status: 413 });
     const answer = await call("readDayFile", {}, { text: (await chosen.text()) || " " });
     setProblem(answer.ok ? null : answer.problem);
     if (!answer.ok) return;
@@ -86,13 +87,7 @@ export default function TodayDialog({ rows, onClose }: Props) {
             />
           </label>
         </div>
-        {typeof problem === "string" ? (
-          <p role="alert" className="text-error font-medium">
-            {problem}
-          </p>
-        ) : (
-          <ProblemNote problem={problem} />
-        )}
+        <ProblemNote problem={problem} sayPath={() => t("today.theFile")} />
         {file ? <FileWords file={file} /> : <p className="text-sm">{t("today.fileSays")}</p>}
         <ul className="border-base-300 min-h-40 flex-1 overflow-y-auto border-y" tabIndex={0}>
           {shown.map(({ episodeId: id, person, birthYear }) => {

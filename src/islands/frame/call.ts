@@ -2,6 +2,7 @@ import { addressOf, urlOf, type EndpointName } from "~/contract/addresses";
 import type { Wire } from "~/contract/all";
 import type { AnswerOf, BodyOf, PathOf, QueryOf } from "~/contract/endpoint";
 import type { Problem } from "~/contract/problem";
+import { unattendedHeader } from "~/contract/unattended";
 import { signInAgain } from "./signed-out";
 import { tellNews } from "./patient-news";
 import { t } from "~/messages/say";
@@ -30,7 +31,7 @@ export async function call<N extends EndpointName>(
       method: addressOf(name).method,
       headers: {
         ...(body === undefined ? {} : { "content-type": "application/json" }),
-        ...(unattended ? { "stair-unattended": "1" } : {}),
+        ...(unattended ? { [unattendedHeader]: "1" } : {}),
       },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     });

@@ -21,13 +21,15 @@ export async function readFirstCaseload(staff: StaffContext) {
   const rows = await readCaseload(staff);
   const counts: Partial<Record<CaseloadRow["attention"], number>> = {};
   for (const { attention } of rows) counts[attention] = (counts[attention] ?? 0) + 1;
-  const expected = rows.filter((row) => row.expected !== null).length;
-  return { rows: rows.slice(0, Math.max(firstRows, expected)), count: rows.length, counts };
+  // Whoever comes today is among them, however many have a stop.
+  const upToToday = rows.findLastIndex((row) => row.expected !== null) + 1;
+  return { rows: rows.slice(0, Math.max(firstRows, upToToday)), count: rows.length, counts };
 }
 
 /**
- * The clinic's active episodes: a stop on top, whoever is expected today by the hour, then those who need somebody first. What is kept is shown as it is; what a write or time
- * has overtaken is computed again before it is shown, so the list is never older than the record.
+ * The clinic's active episodes: a stop on top, whoever is expected today by the hour, then those who need somebody first. What is
+ * kept is shown as it is; what a write or time has overtaken is computed again before it is shown, so the list is never older than
+ * the record.
  */
 export async function readCaseload(staff: StaffContext): Promise<CaseloadRow[]> {
   keepSweeping();

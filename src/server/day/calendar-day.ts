@@ -90,24 +90,23 @@ function clinicTime(
   const two = (n: number) => String(n).padStart(2, "0");
   const written = { date: `${year}-${two(month)}-${two(day)}`, time: `${two(hour)}:${two(minute)}` };
   if (moment.isDate) return { date: written.date, time: null };
-  const isUtc = moment.zone?.tzid === "UTC";
-  const named = tzid !== undefined && isZone(tzid) ? tzid : undefined;
-  const isDescribed =
-    !isUtc && moment.zone !== ICAL.Timezone.localTimezone && moment.zone?.tzid !== "floating";
-  const instant = isUtc
-    ? new Date(Date.UTC(year, month - 1, day, hour, minute))
-    : named
-      ? new Date(new TZDate(year, month - 1, day, hour, minute, named).getTime())
-      : isDescribed
-        ? new Date(moment.toUnixTime() * 1000)
-        : null;
-  // No zone: the clock on the wall.
+  const instant = instantOf(moment, tzid);
   if (instant === null) return written;
   const local = new TZDate(instant, zone);
   return {
     date: localDay(instant.toISOString(), zone),
     time: `${two(local.getHours())}:${two(local.getMinutes())}`,
   };
+}
+
+/** The moment in time; null where the calendar tells no zone: the clock on the wall. */
+function instantOf(moment: ICAL.Time, tzid: string | undefined): Date | null {
+  const { year, month, day, hour, minute } = moment;
+  if (moment.zone?.tzid === "UTC") return new Date(Date.UTC(year, month - 1, day, hour, minute));
+  if (tzid !== undefined && isZone(tzid))
+    return new Date(new TZDate(year, month - 1, day, hour, minute, tzid).getTime());
+  // A zone that the file describes itself.
+  return moment.zone?.tzid === "floating" ? null : new Date(moment.toUnixTime() * 1000);
 }
 
 function isZone(name: string): boolean {

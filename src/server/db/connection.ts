@@ -49,6 +49,10 @@ export function fromDatabaseTime(text: string): string {
   return `${text.replace(" ", "T")}${text.includes(".") ? "" : ".000"}Z`;
 }
 
+/** The same of a column that may be empty. */
+export const fromDatabaseTimeOrNull = (value: unknown): string | null =>
+  value === null || value === undefined ? null : fromDatabaseTime(String(value));
+
 /** A JSON column's value; drivers and functions hand it over as text or parsed. */
 export function fromDatabaseJson<T>(value: unknown): T {
   return (typeof value === "string" ? JSON.parse(value) : value) as T;

@@ -1,5 +1,10 @@
 import type { RowDataPacket } from "mysql2";
-import { fromDatabaseTime, toDatabaseTime, type Queryable } from "~/server/db/connection";
+import {
+  fromDatabaseTime,
+  fromDatabaseTimeOrNull,
+  toDatabaseTime,
+  type Queryable,
+} from "~/server/db/connection";
 
 /** An address that a calendar reads, as it is kept. */
 export interface NewFeed {
@@ -51,7 +56,7 @@ export async function findFeed(db: Queryable, tokenHash: Buffer) {
     episodeId: String(row["episode_id"]),
     zone: String(row["zone"]),
     time: timeOf(row["at_time"]),
-    readAt: row["read_at"] === null ? null : fromDatabaseTime(String(row["read_at"])),
+    readAt: fromDatabaseTimeOrNull(row["read_at"]),
   };
 }
 
@@ -75,7 +80,7 @@ export async function feedOf(db: Queryable, clinicId: string, episodeId: string)
   return {
     madeAt: fromDatabaseTime(String(row["made_at"])),
     time: timeOf(row["at_time"]),
-    readAt: row["read_at"] === null ? null : fromDatabaseTime(String(row["read_at"])),
+    readAt: fromDatabaseTimeOrNull(row["read_at"]),
   };
 }
 

@@ -1,7 +1,12 @@
 import type { ResultSetHeader, RowDataPacket } from "mysql2";
 import type { PhonesView } from "~/contract/phones";
 import { callsOf, callsOfClinic } from "~/server/clinic/calls-repository";
-import { fromDatabaseTime, toDatabaseTime, type Queryable } from "~/server/db/connection";
+import {
+  fromDatabaseTime,
+  fromDatabaseTimeOrNull,
+  toDatabaseTime,
+  type Queryable,
+} from "~/server/db/connection";
 import type { PhoneContext } from "~/server/phone-context";
 
 /** A link as it is kept: hashes of what opens it. */
@@ -158,8 +163,7 @@ export async function openLinkUntil(
       WHERE clinic_id = ? AND episode_id = ? AND ended_at IS NULL AND expires_at > ?`,
     [clinicId, episodeId, toDatabaseTime(at)],
   );
-  const until: unknown = rows[0]?.["until"];
-  return until === null || until === undefined ? null : fromDatabaseTime(String(until));
+  return fromDatabaseTimeOrNull(rows[0]?.["until"]);
 }
 
 /** Every phone that ever opened an episode's plan, the latest first. */
@@ -177,7 +181,7 @@ export async function phonesOf(
     id: String(row["id"]),
     openedAt: fromDatabaseTime(String(row["opened_at"])),
     seenAt: fromDatabaseTime(String(row["seen_at"])),
-    endedAt: row["ended_at"] === null ? null : fromDatabaseTime(String(row["ended_at"])),
+    endedAt: fromDatabaseTimeOrNull(row["ended_at"]),
     endedBy: row["ended_by"] as "patient" | "clinic" | null,
   }));
 }

@@ -8,13 +8,12 @@ import { nextHarder } from "~/core/decision/record/next-harder";
 import { viewRecord } from "~/core/decision/record/record-view";
 import type { Exercise } from "~/core/exercise/exercise";
 import { day, exerciseWith, march, reps, stepUpInput, strength } from "~tests/builders/decide-input";
-import { top } from "~tests/builders/side-steps";
+import { monday, top } from "~tests/builders/side-steps";
 import { asksMore } from "./asks-more";
 import { ceilings, effusionBars } from "./ceilings";
 import { shortOfPain } from "./short-of-pain";
 
 /** The pieces that rules are made of, both sides of every figure (the product's own rules; common practice). */
-const monday = march(9, "10:00");
 
 describe("whether one movement asks more of the leg than another", () => {
   const input = stepUpInput();

@@ -67,7 +67,7 @@ export const LibraryAnswer = Type.Object(
   {
     exercises: Type.Array(LibraryEntry),
     variantCount: Type.Integer(),
-    /** What comes nearest to the words, where nothing fits; empty else. */
+    /** What comes nearest to the words, where nothing has all of them; empty else. */
     nearest: Type.Array(Type.Object({ exerciseId: code, name: Type.String() }, closed)),
     muscle: Type.Union([Muscle, Type.Null()]),
     patient: Type.Union([LibraryPatient, Type.Null()]),
@@ -112,7 +112,9 @@ export const CatalogueAnswer = Type.Object(
   {
     count: Type.Integer({ description: "All that fit" }),
     hits: Type.Array(CatalogueHit),
-    /** What comes nearest to the words, where nothing fits; empty else. */
+    /** What fits the words, though not the filters; none without words. */
+    outside: Type.Array(CatalogueHit),
+    /** What comes nearest to the words, where nothing has all of them; empty else. */
     nearest: Type.Array(CatalogueHit),
   },
   closed,

@@ -174,6 +174,11 @@ export const judgement = {
 
   "change.knob": "{knob}: {from} → {to}",
   "prescribe.open": "Set dose by hand",
+  "prescribe.line": "The dose in one line",
+  "prescribe.linePlaceholder": "3x8-12 20kg rest 90 3/week",
+  "prescribe.lineUnknown": "Not understood: {text}",
+  "prescribe.lineSeveral": "{text} can mean: {among}",
+  "prescribe.lineTwice": "Said before: {text}",
   "prescribe.variant": "Variant",
   "prescribe.style": "Style of dose",
   "prescribe.sets": "Sets",

@@ -53,6 +53,7 @@ export const plan = {
   "plan.lowBend": "Knee bent 60° at most",
   "plan.hits":
     "{count, plural, =0 {Nothing fits. Take a filter away.} one {# variant fits} other {# variants fit}}",
+  "plan.outside": "These words, outside the filters:",
   "plan.nearest": "Nothing has all of these words. Nearest, whatever the filters:",
   "plan.hitsShown": "{count} variants fit; the first {shown} are shown",
   "plan.add": "Add",

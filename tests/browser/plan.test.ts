@@ -97,10 +97,24 @@ it("the same exercise in another setting, with a dose typed while adding, is nam
     await page.keyboard.press(key);
   const form = page.getByTestId("add-with-dose");
   await form.waitFor();
-  expect(await page.evaluate(() => document.activeElement?.getAttribute("name"))).toBe("sets");
-  await form.getByLabel("Sets", { exact: true }).fill("1");
-  await form.getByLabel("foot turn").selectOption("turned-out");
-  await form.getByLabel("primer").check();
+  expect(await page.evaluate(() => document.activeElement?.getAttribute("name"))).toBe("line");
+  const line = form.getByLabel("The dose in one line");
+  const read = form.getByTestId("dose-line-read");
+  await line.fill("1x12 turned wobbly 10kg");
+  await read.getByText("Not understood: wobbly").waitFor();
+  // What nobody understood is not left out in silence.
+  await form.getByRole("button", { name: "Add", exact: true }).click();
+  expect(await page.evaluate(() => document.activeElement?.getAttribute("name"))).toBe("line");
+  await line.fill("1x12 turned");
+  await read.getByText("1 × 12 · foot turn turned out").waitFor();
+  expect(await form.getByLabel("foot turn").inputValue()).toBe("turned-out");
+  // What was changed by hand stays, with the form as it stood then, whatever the line goes on to say.
+  await form.getByLabel("Rest (s)").fill("75");
+  await line.fill("1x12 turned primer");
+  expect(await form.getByLabel("Rest (s)").inputValue()).toBe("75");
+  expect(await form.getByLabel("primer").isChecked()).toBe(true);
+  await line.fill("turned primer");
+  expect(await form.getByLabel("Repetitions", { exact: true }).inputValue()).toBe("12");
   await form.getByRole("button", { name: "Add", exact: true }).click();
   const yes = form.getByRole("button", { name: "Yes, meant so" });
   await Promise.race([yes.waitFor(), form.waitFor({ state: "detached" })]);

@@ -1,8 +1,8 @@
-import { useEffect, useState } from "react";
+import { useEffect } from "react";
 import { FormProvider, useForm, useWatch } from "react-hook-form";
 import type { PlanView } from "~/contract/plan";
 import { firstPrescription, variantOf, type Exercise } from "~/core/exercise/exercise";
-import { itemRoles, type ItemRole } from "~/core/exercise/role";
+import { itemRoles } from "~/core/exercise/role";
 import FormFeet from "~/islands/frame/FormFeet";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import ReasonField from "~/islands/frame/ReasonField";
@@ -10,8 +10,8 @@ import { useWrite } from "~/islands/frame/use-write";
 import { sayField } from "~/islands/prescribe/field-words";
 import PrescriptionFields from "~/islands/prescribe/PrescriptionFields";
 import {
-  draftOf,
   isReadable,
+  openedOn,
   prescriptionOf,
   type PrescribeDraft,
   type PrescribeFields,
@@ -30,21 +30,20 @@ interface Props {
 /** An exercise joins the plan with any dose, setting, leg and role; one that is in it already, in another setting. */
 export default function AddWithDose({ plan, exercise, variantId, onCancel, onAdded }: Props) {
   const first = firstPrescription(variantOf(exercise, variantId));
-  const form = useForm<PrescribeFields>({ defaultValues: { ...draftOf(first), reason: "" } });
+  const form = useForm<PrescribeFields>({ defaultValues: openedOn(first) });
   const { control, register, reset, getValues, handleSubmit, setFocus } = form;
   // Whoever opened it goes on typing here.
   useEffect(() => {
-    setFocus("sets", { shouldSelect: true });
+    setFocus("line");
   }, [setFocus]);
   const draft = useWatch({ control }) as PrescribeFields;
-  const [role, setRole] = useState<ItemRole>("main");
   const { send, busy, problem } = useWrite("addItem", { id: plan.episodeId });
   const wanted = prescriptionOf(draft);
   const readable = isReadable(wanted);
   const against = (problem?.changed as { against?: string[] } | undefined)?.against;
 
   const add = async (isMeant: boolean) => {
-    const { reason, ...rest } = getValues();
+    const { reason, role, ...rest } = getValues();
     const prescription = prescriptionOf(rest);
     const written = await send(
       {
@@ -71,19 +70,14 @@ export default function AddWithDose({ plan, exercise, variantId, onCancel, onAdd
           exercise={exercise}
           involvedSide={plan.involvedSide}
           heightM={plan.heightM}
-          onDraft={(next: PrescribeDraft) => reset({ ...next, reason: getValues("reason") })}
+          takesRole
+          onDraft={(next: PrescribeDraft) => reset({ ...getValues(), ...next })}
         />
         <fieldset className="flex flex-wrap gap-x-4 text-sm">
           <legend className="font-medium">{t("plan.addRole")}</legend>
           {itemRoles.map((code) => (
             <label key={code} className="flex min-h-11 cursor-pointer items-center gap-2">
-              <input
-                type="radio"
-                className="radio"
-                name="role"
-                checked={role === code}
-                onChange={() => setRole(code)}
-              />
+              <input type="radio" className="radio" value={code} {...register("role")} />
               {t(`role.${code}`)}
             </label>
           ))}

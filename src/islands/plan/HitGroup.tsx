@@ -51,7 +51,7 @@ export default function HitGroup({ variants, heightM, side, present, onAdd, onDo
                 <button
                   type="button"
                   className="btn btn-ghost px-2"
-                  data-hit
+                  data-hit={hit.variantId}
                   aria-label={t("plan.addDoseOf", { exercise: hit.exerciseName, variant: hit.variantName })}
                   onClick={() => onDose(hit)}
                 >

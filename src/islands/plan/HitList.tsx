@@ -25,7 +25,7 @@ interface Props {
 /** What a search found, ready to join the plan. */
 export default function HitList({ plan, answer, onChanged }: Props) {
   const { send, busy, problem, setProblem } = useWrite("addItem", { id: plan.episodeId });
-  const { count, hits, nearest } = answer;
+  const { count, hits, outside, nearest } = answer;
 
   const [tried, setTried] = useState<CatalogueHit | null>(null);
 
@@ -42,6 +42,19 @@ export default function HitList({ plan, answer, onChanged }: Props) {
     const written = await send({ exerciseId, variantId, ...more }, `${variantId} ${more.leg ?? ""}`);
     if (written) onChanged(written.plan, t("plan.added", { exercise: exerciseName }));
   };
+  const group = (variants: CatalogueHit[]) => (
+    <HitGroup
+      key={variants[0]?.exerciseId}
+      variants={variants}
+      heightM={plan.heightM}
+      side={plan.involvedSide}
+      present={plan.items
+        .filter(({ exerciseId }) => exerciseId === variants[0]?.exerciseId)
+        .map(({ prescription }) => prescription)}
+      onAdd={plan.maySign && !busy ? add : null}
+      onDose={plan.maySign && !busy ? (hit) => void openDose(hit) : null}
+    />
+  );
   const { against = [], legs = [] } = (problem?.changed ?? {}) as { against?: string[]; legs?: Leg[] };
 
   return (
@@ -98,22 +111,13 @@ export default function HitList({ plan, answer, onChanged }: Props) {
       <p className="text-base-content/80 mt-1 text-sm" role="status" data-testid="hit-count">
         {count > hits.length ? t("plan.hitsShown", { count, shown: hits.length }) : t("plan.hits", { count })}
       </p>
-      {nearest.length > 0 && <p className="mt-2 font-semibold">{t("plan.nearest")}</p>}
-      <ul className="divide-base-300 mt-1 max-h-[36rem] divide-y overflow-y-auto" data-testid="hits">
-        {byExercise(hits.length > 0 ? hits : nearest).map((variants) => (
-          <HitGroup
-            key={variants[0]?.exerciseId}
-            variants={variants}
-            heightM={plan.heightM}
-            side={plan.involvedSide}
-            present={plan.items
-              .filter(({ exerciseId }) => exerciseId === variants[0]?.exerciseId)
-              .map(({ prescription }) => prescription)}
-            onAdd={plan.maySign && !busy ? add : null}
-            onDose={plan.maySign && !busy ? (hit) => void openDose(hit) : null}
-          />
-        ))}
-      </ul>
+      <div className="mt-1 max-h-[36rem] overflow-y-auto" data-testid="hits">
+        <ul className="divide-base-300 divide-y">{byExercise(hits).map(group)}</ul>
+        {outside.length > 0 && <p className="mt-2 font-semibold">{t("plan.outside")}</p>}
+        <ul className="divide-base-300 divide-y">{byExercise(outside).map(group)}</ul>
+        {nearest.length > 0 && <p className="mt-2 font-semibold">{t("plan.nearest")}</p>}
+        <ul className="divide-base-300 divide-y">{byExercise(nearest).map(group)}</ul>
+      </div>
     </>
   );
 }

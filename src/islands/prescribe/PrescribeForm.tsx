@@ -11,8 +11,8 @@ import { t } from "~/messages/say";
 import { sayField } from "./field-words";
 import PrescriptionFields from "./PrescriptionFields";
 import {
-  draftOf,
   isReadable,
+  openedOn,
   prescriptionOf,
   type PrescribeDraft,
   type PrescribeFields,
@@ -29,7 +29,7 @@ interface Props {
 /** Any dose and any setting of an exercise by the clinician's own hand, signed as one change. */
 export default function PrescribeForm({ stair, item, onCancel, onSigned, onStale }: Props) {
   const { exercise, prescription, proposal, maximumN } = item;
-  const form = useForm<PrescribeFields>({ defaultValues: { ...draftOf(prescription), reason: "" } });
+  const form = useForm<PrescribeFields>({ defaultValues: openedOn(prescription) });
   const { control, register, reset, getValues, handleSubmit } = form;
   const draft = useWatch({ control }) as PrescribeFields;
   const { send, busy, problem } = useWrite("signDecision", { id: stair.episodeId }, (now) =>
@@ -39,7 +39,7 @@ export default function PrescribeForm({ stair, item, onCancel, onSigned, onStale
   const readable = isReadable(wanted);
   const hand = byHand(prescription, wanted);
   const needsReason = hand !== null && isAgainst(proposal, hand.direction, hand.anyHarder);
-  const change = (next: PrescribeDraft) => reset({ ...next, reason: getValues("reason") });
+  const change = (next: PrescribeDraft) => reset({ ...getValues(), ...next });
 
   const sign = async (isMeant: boolean) => {
     const { reason, ...rest } = getValues();

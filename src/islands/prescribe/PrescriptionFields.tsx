@@ -5,6 +5,7 @@ import { sidesOf } from "~/core/exercise/sides-of";
 import type { InvolvedSide } from "~/core/measure/side-value";
 import { label, t } from "~/messages/say";
 import DoseFields from "./DoseFields";
+import DoseLine from "./DoseLine";
 import SettingFields from "./SettingFields";
 import {
   movedTo,
@@ -20,17 +21,26 @@ interface Props {
   involvedSide: InvolvedSide;
   /** For boxes by the wanted knee bend; null where nobody measured it. */
   heightM: number | null;
-  /** Takes the form with another variant or style. */
+  /** The line may say what the exercise is in the plan for. */
+  takesRole?: boolean;
+  /** Takes the form with another variant or style, or as the line says it. */
   onDraft: (next: PrescribeDraft) => void;
 }
 
 /** Variant, style, dose, settings and leg of an exercise, in the form around it. */
-export default function PrescriptionFields({ exercise, involvedSide, heightM, onDraft }: Props) {
+export default function PrescriptionFields({
+  exercise,
+  involvedSide,
+  heightM,
+  takesRole = false,
+  onDraft,
+}: Props) {
   const { register, getValues } = useFormContext<PrescribeFields>();
   const draft = useWatch<PrescribeFields>() as PrescribeFields;
   const variant = variantOf(exercise, draft.variantId);
   return (
     <>
+      <DoseLine exercise={exercise} involvedSide={involvedSide} takesRole={takesRole} onDraft={onDraft} />
       <div className="grid gap-2 sm:grid-cols-2">
         <label className="text-sm font-medium">
           {t("prescribe.variant")}

@@ -5,6 +5,7 @@ import { steadyTempo } from "~/core/dose/tempo";
 import type { Variant } from "~/core/exercise/exercise";
 import { knobByName } from "~/core/exercise/knob";
 import type { KnobValue, Prescription } from "~/core/exercise/prescription";
+import type { ItemRole } from "~/core/exercise/role";
 
 /** A prescription as it stands in the form; numbers are text until they are signed. */
 export interface PrescribeDraft {
@@ -31,8 +32,16 @@ export interface PrescribeDraft {
   kept: Pick<Dose, "alternateSides" | "bodyWeightPercent" | "maximumPercent">;
 }
 
-/** The form: a prescription, and why. */
-export type PrescribeFields = PrescribeDraft & { reason: string };
+/** The form: a prescription, the line it was said in, what it is in the plan for, and why. */
+export type PrescribeFields = PrescribeDraft & { line: string; role: ItemRole; reason: string };
+
+/** The form as it opens on a prescription. */
+export const openedOn = (prescription: Prescription): PrescribeFields => ({
+  ...draftOf(prescription),
+  line: "",
+  role: "main",
+  reason: "",
+});
 
 const text = (value: number | undefined) => (value === undefined ? "" : String(value));
 const rangeText = (range: Dose["reps"]) => ({ bottom: text(range?.bottom), top: text(range?.top) });

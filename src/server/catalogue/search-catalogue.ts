@@ -16,6 +16,8 @@ import { refused } from "~/server/http/problem";
 import { clinicCatalogue, type ClinicCatalogue } from "./clinic-catalogue";
 
 const shownAtMost = 60;
+/** How many are shown that fit the words, but not the filters. */
+const outsideAtMost = 20;
 /** How many are shown where nothing fits the words. */
 export const nearestAtMost = 5;
 const lists = new Set(["kit", "positions"]);
@@ -32,14 +34,22 @@ export async function searchCatalogue(
   const catalogue = await clinicCatalogue(staff.clinicId);
   const { limit = shownAtMost, ...asked } = query;
   const hits = exerciseSearch(catalogue.index, asked);
+  const { text } = asked;
+  const outside = text ? exerciseSearch(catalogue.index, { text }).filter(isNotIn(hits)) : [];
   const nearest =
-    hits.length === 0 && asked.text ? nearestTo(catalogue.index, asked.text, nearestAtMost) : [];
+    text && hits.length + outside.length === 0 ? nearestTo(catalogue.index, text, nearestAtMost) : [];
   return {
     count: hits.length,
     hits: hits.slice(0, limit).map((hit) => shown(hit, catalogue)),
+    outside: outside.slice(0, outsideAtMost).map((hit) => shown(hit, catalogue)),
     nearest: nearest.map((hit) => shown(hit, catalogue)),
   };
 }
+
+const isNotIn = (hits: readonly ExerciseHit[]) => {
+  const found = new Set(hits.map(({ variant }) => variant));
+  return ({ variant }: ExerciseHit) => !found.has(variant);
+};
 
 function shown({ exercise, variant }: ExerciseHit, { own }: ClinicCatalogue): CatalogueHit {
   const prescription = firstPrescription(variant);

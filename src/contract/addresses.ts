@@ -87,6 +87,7 @@ export const addresses = {
   setPassing: "POST /api/episodes/{id}/passing",
 
   readHandout: "GET /api/episodes/{id}/handout",
+  printHandout: "POST /api/episodes/{id}/handout-sheets",
   readPhones: "GET /api/episodes/{id}/phones",
   makePhoneLink: "POST /api/episodes/{id}/phones",
   endPhones: "POST /api/episodes/{id}/phones-ended",

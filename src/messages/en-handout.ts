@@ -3,6 +3,13 @@ export const handout = {
   "handout.title": "Handout",
   "handout.show": "Handout",
   "handout.print": "Print",
+  "handout.language": "Language of the PDF",
+  "handout.language.en": "English",
+  "handout.language.de": "Deutsch",
+  "handout.paper": "Paper",
+  "handout.paper.a4": "A4",
+  "handout.paper.letter": "Letter",
+  "handout.pdf": "Save as PDF",
   "handout.large": "Large print",
   "handout.mono": "Black and white",
   "handout.addCode": "Add a code for the phone",
@@ -33,6 +40,7 @@ export const handout = {
   "handout.phone": "On your phone",
   "handout.phoneSays":
     "Scan this, or open {address} and type {code} with the year you were born. It opens until {until}.",
+  "handout.page": "Page {page} of {pages}",
   "handout.foot":
     "Made for one person by their clinic. It does not take the place of the clinic or a doctor.",
 };

@@ -34,6 +34,7 @@ describe("another clinic's ids answer 404, at every endpoint that takes one", ()
   };
   const bodies: Record<string, () => object> = {
     phones: () => ({}),
+    "handout-sheets": () => ({ language: "en", letters: "usual", ink: "colour", paper: "a4" }),
     "calendar-feeds": () => ({ at: null }),
     "calendar-feeds-ended": () => ({}),
     "phones-ended": () => ({ phoneId: null }),

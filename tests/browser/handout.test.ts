@@ -1,4 +1,6 @@
+import { readFile } from "node:fs/promises";
 import jsqr from "jsqr";
+import { extractText } from "unpdf";
 import { expect, it } from "vitest";
 import { atBrowser } from "~tests/harness/at-browser";
 import { violationsOf, wcag } from "~tests/harness/axe";
@@ -41,6 +43,20 @@ it("a sheet to take home: every exercise with its dose, the rule of pain, whom t
     data: { token: read.split("#")[1] },
   });
   expect(opened.status()).toBe(200);
+
+  // The same as a file, in another language, with the code on it.
+  await page.getByLabel("Language of the PDF").selectOption("de");
+  const file = page.waitForEvent("download");
+  await page.getByRole("button", { name: "Save as PDF" }).click();
+  const saved = await file;
+  expect(saved.suggestedFilename()).toBe("exercises.pdf");
+  const { text } = await extractText(new Uint8Array(await readFile(await saved.path())), {
+    mergePages: true,
+  });
+  const german = text.replaceAll(/\s+/gu, " ");
+  expect(german).toContain("Übungen für");
+  expect(german).toContain("5 Sätze: 15 Sekunden halten");
+  expect(german).toContain("Auf Ihrem Telefon");
 
   expect(await violationsOf(page, wcag)).toEqual([]);
   for (const large of [false, true]) {

@@ -13,7 +13,7 @@ import { bodyLengths } from "~/core/pose/body-lengths";
 import { exerciseIndex, exerciseSearch } from "~/core/progression/exercise-search";
 import { harder } from "~/core/progression/harder";
 import { prescriptionProblems } from "~/core/progression/prescription-problems";
-import { readDoseLine } from "~/core/exercise/dose-line";
+import { readDoseLine } from "~/core/prescribe/dose-line";
 import { lineWords, withLine } from "~/islands/prescribe/line-draft";
 import { draftOf, prescriptionOf } from "~/islands/prescribe/prescribe-draft";
 import { asked } from "~tests/builders/twenty-prescriptions";

@@ -2,6 +2,7 @@ import { useState } from "react";
 import type { AuditView } from "~/contract/trust";
 import type { Problem } from "~/contract/problem";
 import { call } from "~/islands/frame/call";
+import { saveFile } from "~/islands/frame/save-file";
 import { island } from "~/islands/frame/island";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { logTable } from "./log-table";
@@ -40,11 +41,7 @@ function LogPage({ view: loaded, episode }: { view: AuditView; episode: string |
       lines.push(...answer.value.lines);
       next = answer.value.next;
     }
-    const link = document.createElement("a");
-    link.href = URL.createObjectURL(new Blob([logTable(lines)], { type: "text/csv" }));
-    link.download = "log.csv";
-    link.click();
-    URL.revokeObjectURL(link.href);
+    saveFile(new Blob([logTable(lines)], { type: "text/csv" }), "log.csv");
   };
 
   return (

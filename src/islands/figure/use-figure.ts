@@ -4,7 +4,7 @@ import { figureExtent, type FigureLook } from "~/core/figure/draw-figure";
 import type { Figure } from "~/core/figure/figure";
 import type { Extent } from "~/core/figure/outline";
 import type { InvolvedSide } from "~/core/measure/side-value";
-import { usualHeightM } from "./usual-height";
+import { usualHeightM } from "~/core/pose/usual-height";
 import { bodyLengths, type BodyLengths } from "~/core/pose/body-lengths";
 import type { Exercise } from "~/core/exercise/exercise";
 import type { Prescription } from "~/core/exercise/prescription";

@@ -1,7 +1,7 @@
 import type { HandoutView } from "~/contract/handout";
 import type { PhoneItem } from "~/contract/phone";
 import ExerciseFigure from "~/islands/figure/ExerciseFigure";
-import { saySet, saySide } from "~/messages/say-set";
+import { sayAmount, sayTimes } from "~/messages/say-handout";
 import { t } from "~/messages/say";
 import { drawnAs } from "~/islands/phone/drawn-as";
 
@@ -14,7 +14,6 @@ interface Props {
 /** An exercise on paper: its two ends drawn, how much, how often, what to mind. */
 export default function HandoutItem({ item, number, handout }: Props) {
   const { prescription, sides, first } = item;
-  const { dose } = prescription;
   return (
     <li className="handout-item">
       <ExerciseFigure
@@ -22,7 +21,7 @@ export default function HandoutItem({ item, number, handout }: Props) {
         prescription={prescription}
         heightM={handout.heightM}
         side={sides === "both-together" ? handout.involvedSide : first}
-        dose={dose}
+        dose={prescription.dose}
         label={item.name}
         moves={false}
         className="handout-figure"
@@ -33,17 +32,7 @@ export default function HandoutItem({ item, number, handout }: Props) {
         </h3>
         {item.stopped && <p className="font-bold">{t("handout.stopped")}</p>}
         <p className="font-semibold">{sayAmount(item)}</p>
-        <p>
-          {[
-            sides === "each-side" ? t("handout.first", { leg: saySide(first) }) : "",
-            sides === "one-side" ? t("handout.only", { leg: saySide(first) }) : "",
-            dose.restSeconds > 0 && dose.sets > 1 ? t("handout.rest", { seconds: dose.restSeconds }) : "",
-            t("handout.days", { days: dose.daysPerWeek }),
-            dose.boutsPerDay && dose.boutsPerDay > 1 ? t("handout.bouts", { bouts: dose.boutsPerDay }) : "",
-          ]
-            .filter(Boolean)
-            .join("; ")}
-        </p>
+        <p>{sayTimes(item)}</p>
         <ul className="list-disc pl-5">
           {item.safety && <li className="font-medium">{item.safety}</li>}
           {item.cues.map((cue) => (
@@ -54,13 +43,4 @@ export default function HandoutItem({ item, number, handout }: Props) {
       </div>
     </li>
   );
-}
-
-/** How much, in words: 3 sets of 12 times, 10 kg, slowly: 3 s down, 1 s up. */
-function sayAmount({ prescription }: PhoneItem): string {
-  const { sets, tempo } = prescription.dose;
-  const [down, , up] = tempo?.split("-") ?? [];
-  const isSlow = Number(down) > 2 || Number(up) > 2;
-  const pace = isSlow ? `, ${t("handout.slow", { down: down ?? "", up: up ?? "" })}` : "";
-  return `${t("handout.sets", { sets, work: saySet(prescription) })}${pace}`;
 }

@@ -1,10 +1,12 @@
-import { Printer, QrCode } from "lucide-react";
+import { FileDown, Printer, QrCode } from "lucide-react";
 import { useState } from "react";
-import type { HandoutView } from "~/contract/handout";
+import type { HandoutView, SheetBody } from "~/contract/handout";
+import { languages, type Language } from "~/contract/languages";
 import type { PhoneLink } from "~/contract/phones";
 import type { Problem } from "~/contract/problem";
 import { call } from "~/islands/frame/call";
 import { island } from "~/islands/frame/island";
+import { saveFile } from "~/islands/frame/save-file";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayDate, sayLongDate, sayTime, t } from "~/messages/say";
 import HandoutItem from "./HandoutItem";
@@ -18,6 +20,26 @@ function HandoutPage({ handout }: { handout: HandoutView }) {
   const [mono, setMono] = useState(false);
   const [code, setCode] = useState<PhoneLink | null>(null);
   const [problem, setProblem] = useState<Problem | null>(null);
+  const [language, setLanguage] = useState<Language>("en");
+  const [paper, setPaper] = useState<SheetBody["paper"]>("a4");
+  const [busy, setBusy] = useState(false);
+  const savePdf = async () => {
+    setBusy(true);
+    const answer = await call(
+      "printHandout",
+      { id },
+      {
+        language,
+        paper,
+        letters: large ? "large" : "usual",
+        ink: mono ? "black" : "colour",
+        ...(code ? { phone: { token: code.token, code: code.code } } : {}),
+      },
+    );
+    setBusy(false);
+    setProblem(answer.ok ? null : answer.problem);
+    if (answer.ok) saveFile(answer.value as Blob, "exercises.pdf");
+  };
   const addCode = async () => {
     const answer = await call("makePhoneLink", { id });
     setProblem(answer.ok ? null : answer.problem);
@@ -25,7 +47,7 @@ function HandoutPage({ handout }: { handout: HandoutView }) {
   };
   return (
     <div className="mx-auto max-w-4xl p-4 print:max-w-none print:p-0">
-      <div className="mb-3 flex flex-wrap items-center gap-4 print:hidden">
+      <div className="mb-3 flex flex-wrap items-end justify-between gap-x-4 gap-y-2 print:hidden">
         {(
           [
             ["handout.large", large, setLarge],
@@ -43,10 +65,44 @@ function HandoutPage({ handout }: { handout: HandoutView }) {
             {t("handout.addCode")}
           </button>
         )}
-        <button type="button" className="btn btn-primary ml-auto" onClick={() => print()}>
+        <button type="button" className="btn" onClick={() => print()}>
           <Printer className="size-5" aria-hidden />
           {t("handout.print")}
         </button>
+        <div className="flex flex-wrap items-end gap-2">
+          <label className="flex flex-col text-sm">
+            {t("handout.language")}
+            <select
+              className="select w-36"
+              value={language}
+              onChange={(event) => setLanguage(event.target.value as Language)}
+            >
+              {languages.map((one) => (
+                <option key={one} value={one} lang={one}>
+                  {t(`handout.language.${one}`)}
+                </option>
+              ))}
+            </select>
+          </label>
+          <label className="flex flex-col text-sm">
+            {t("handout.paper")}
+            <select
+              className="select w-24"
+              value={paper}
+              onChange={(event) => setPaper(event.target.value as SheetBody["paper"])}
+            >
+              {(["a4", "letter"] as const).map((one) => (
+                <option key={one} value={one}>
+                  {t(`handout.paper.${one}`)}
+                </option>
+              ))}
+            </select>
+          </label>
+          <button type="button" className="btn btn-primary" disabled={busy} onClick={() => void savePdf()}>
+            <FileDown className="size-5" aria-hidden />
+            {t("handout.pdf")}
+          </button>
+        </div>
       </div>
       <ProblemNote problem={problem} />
       <article

@@ -4,7 +4,7 @@ import type { LibraryPatient } from "~/contract/library";
 import { firstPrescription, variantOf, type Exercise } from "~/core/exercise/exercise";
 import { sidesOf } from "~/core/exercise/sides-of";
 import ExerciseFigure from "~/islands/figure/ExerciseFigure";
-import { usualHeightM } from "~/islands/figure/usual-height";
+import { usualHeightM } from "~/core/pose/usual-height";
 import { useWrite } from "~/islands/frame/use-write";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayDose } from "~/messages/say-dose";

@@ -1,3 +1,4 @@
+import { saveFile } from "~/islands/frame/save-file";
 import { csvFormat } from "d3";
 import type { TrendView } from "~/contract/measures";
 
@@ -16,7 +17,7 @@ const pngScale = 2;
 
 /** Saves the chart as it stands on the page, its colours written into it. */
 export function saveSvg(svg: SVGSVGElement | null, name: string): void {
-  if (svg) save(new Blob([standalone(svg)], { type: "image/svg+xml" }), `${name}.svg`);
+  if (svg) saveFile(new Blob([standalone(svg)], { type: "image/svg+xml" }), `${name}.svg`);
 }
 
 /** The same as a picture, twice as fine. */
@@ -29,7 +30,7 @@ export function savePng(svg: SVGSVGElement | null, name: string): void {
     canvas.width = width * pngScale;
     canvas.height = height * pngScale;
     canvas.getContext("2d")?.drawImage(image, 0, 0, canvas.width, canvas.height);
-    canvas.toBlob((blob) => blob && save(blob, `${name}.png`), "image/png");
+    canvas.toBlob((blob) => blob && saveFile(blob, `${name}.png`), "image/png");
   };
   image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(standalone(svg))}`;
 }
@@ -44,7 +45,7 @@ export function saveCsv({ points, measure }: TrendView, name: string): void {
     trials,
     way: way ?? "",
   }));
-  save(new Blob([csvFormat(rows)], { type: "text/csv" }), `${name}.csv`);
+  saveFile(new Blob([csvFormat(rows)], { type: "text/csv" }), `${name}.csv`);
 }
 
 function standalone(svg: SVGSVGElement): string {
@@ -65,12 +66,4 @@ function standalone(svg: SVGSVGElement): string {
   );
   copy.prepend(background);
   return new XMLSerializer().serializeToString(copy);
-}
-
-function save(blob: Blob, name: string): void {
-  const link = document.createElement("a");
-  link.href = URL.createObjectURL(blob);
-  link.download = name;
-  link.click();
-  URL.revokeObjectURL(link.href);
 }

@@ -1,7 +1,7 @@
 import { useEffect, useId, useRef } from "react";
 import { useFormContext, useWatch } from "react-hook-form";
-import { readDoseLine } from "~/core/exercise/dose-line";
-import type { DoseLineContext, DoseLineProblem, DoseLineTurns } from "~/core/exercise/dose-term";
+import { readDoseLine } from "~/core/prescribe/dose-line";
+import type { DoseLineContext, DoseLineProblem, DoseLineTurns } from "~/core/prescribe/dose-term";
 import { variantOf, type Exercise } from "~/core/exercise/exercise";
 import { workingSide } from "~/core/case/working-side";
 import type { InvolvedSide } from "~/core/measure/side-value";

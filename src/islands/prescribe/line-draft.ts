@@ -1,6 +1,6 @@
 import { offeredWords } from "~/catalogue/figures/offered";
 import type { Dose } from "~/core/dose/dose";
-import type { SettingWord, DoseLineTurns } from "~/core/exercise/dose-term";
+import type { SettingWord, DoseLineTurns } from "~/core/prescribe/dose-term";
 import type { Exercise, Variant } from "~/core/exercise/exercise";
 import { sayKnobValue } from "~/messages/say-knob-value";
 import { label } from "~/messages/say";

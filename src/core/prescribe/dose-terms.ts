@@ -1,7 +1,7 @@
 import { doseStyle, type Work } from "~/core/dose/dose-style";
 import type { DoseLineContext, DoseLineTurns, DoseTerm, SettingWord, TermRead } from "./dose-term";
-import { knobByName } from "./knob";
-import { itemRoles } from "./role";
+import { knobByName } from "~/core/exercise/knob";
+import { itemRoles } from "~/core/exercise/role";
 
 const n = String.raw`(\d+(?:\.\d+)?)`;
 const range = String.raw`${n}(?:\s*(?:-|to)\s*${n})?`;

@@ -1,8 +1,8 @@
 import type { Dose } from "~/core/dose/dose";
 import type { Work } from "~/core/dose/dose-style";
 import type { InvolvedSide } from "~/core/measure/side-value";
-import type { KnobValue, Prescription } from "./prescription";
-import type { ItemRole } from "./role";
+import type { KnobValue, Prescription } from "~/core/exercise/prescription";
+import type { ItemRole } from "~/core/exercise/role";
 
 /** A word that a setting of the movement can stand at, and how it is said. */
 export interface SettingWord {

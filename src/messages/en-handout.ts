@@ -32,8 +32,18 @@ export const handout = {
   "handout.limits": "Mind this",
   "handout.until": "until {date}",
   "handout.stop": "Stop and call",
-  "handout.stopWhen":
-    "Stop at once and call if: a joint gives way or locks; a sudden pop; you cannot put weight on the leg; a calf is hot, swollen and sore; numbness, or pain that shoots below the knee; a fever, or a wound that is red or leaks; you cannot breathe well, have chest pain or faint; numb between the legs, or trouble with bladder or bowel.",
+  "handout.stopWhen": "Stop at once and call if:",
+  /* One a line. */
+  "handout.stopSigns": [
+    "a joint gives way or locks",
+    "you feel a sudden pop",
+    "you cannot put weight on the leg",
+    "a calf is hot, swollen and sore",
+    "it is numb, or pain shoots below the knee",
+    "you have a fever, or a wound is red or leaks",
+    "you cannot breathe well, have chest pain or faint",
+    "it is numb between the legs, or you have trouble with bladder or bowel",
+  ].join("\n"),
   "handout.emergency": "Chest, breath, faint, bladder",
   "handout.same-day": "Everything else of these",
   "handout.review": "Questions",

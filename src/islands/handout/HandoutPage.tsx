@@ -153,6 +153,13 @@ function HandoutPage({ handout }: { handout: HandoutView }) {
           <section className="handout-stop">
             <h3>{t("handout.stop")}</h3>
             <p>{t("handout.stopWhen")}</p>
+            <ul className="list-disc pl-5">
+              {t("handout.stopSigns")
+                .split("\n")
+                .map((sign) => (
+                  <li key={sign}>{sign}</li>
+                ))}
+            </ul>
             <dl>
               {(["emergency", "same-day", "review"] as const).map((urgency) => (
                 <div key={urgency}>

@@ -204,6 +204,10 @@ class Sheet extends SheetPage {
     const stop: Line[] = [
       [say.t("handout.stop"), "sub"],
       [say.t("handout.stopWhen"), "plain"],
+      ...say
+        .t("handout.stopSigns")
+        .split("\n")
+        .map((sign) => [sign, "dot"] as const),
       ...(["emergency", "same-day", "review"] as const).flatMap((urgency): Line[] => [
         [say.t(`handout.${urgency}`), "bold"],
         [calls[urgency], "plain"],

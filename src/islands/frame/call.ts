@@ -35,8 +35,8 @@ export async function call<N extends EndpointName>(
       },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     });
-    const isJson = response.headers.get("content-type")?.includes("json") ?? true;
-    const data: unknown = isJson ? await response.json() : await response.blob();
+    const isFile = response.headers.get("content-type")?.startsWith("application/pdf") ?? false;
+    const data: unknown = isFile ? await response.blob() : await response.json();
     if (response.ok) {
       const { method, path } = addressOf(name);
       if (method !== "GET" && path.startsWith("/api/episodes/")) tellNews({ endpoint: name, answer: data });

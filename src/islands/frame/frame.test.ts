@@ -87,6 +87,16 @@ describe("calling an endpoint", () => {
     });
   });
 
+  it("hands over a document as it comes", async () => {
+    vi.stubGlobal("window", new EventTarget());
+    answering(() =>
+      Promise.resolve(new Response("%PDF", { headers: { "content-type": "application/pdf" } })),
+    );
+    const sheet = { language: "de", letters: "usual", ink: "colour", paper: "a4" } as const;
+    const answer = await call("printHandout", { id: "e1" }, sheet);
+    expect(answer.ok && (await (answer.value as Blob).text())).toBe("%PDF");
+  });
+
   it("a refusal, a sign-in that has ended and a lost connection are answers", async () => {
     answering(json({ type: "/problems/x", title: "No", status: 422 }, 422));
     expect(await call("listCaseload", {})).toMatchObject({ ok: false, problem: { title: "No" } });

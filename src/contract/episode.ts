@@ -169,6 +169,8 @@ export const StairView = Type.Object(
     /** Stop signals that nobody has cleared. */
     signals: Type.Array(OpenSignal),
     calls: Calls,
+    /** Paused or closed: nothing of the plan is answered or changed until it is taken up again. */
+    resting: Type.Boolean(),
     maySign: Type.Boolean(),
   },
   closed,

@@ -178,6 +178,10 @@ describe("the life of an episode", () => {
     await page.getByRole("button", { name: "Find" }).click();
     await page.getByTestId("palette").getByRole("combobox").fill("osterby");
     await page.getByRole("option", { name: /Ragnhild Osterby.*closed/ }).click();
+    // Nothing is offered that would be refused.
+    await page.getByTestId("resting").waitFor();
+    for (const act of ["Change", "Set dose by hand", "Sign all", "Clear in writing"])
+      expect(await page.getByRole("button", { name: act }).count()).toBe(0);
     await page.getByRole("link", { name: "Open again" }).click();
     await page.waitForURL("**/person");
     await awake(page);

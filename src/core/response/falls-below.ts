@@ -37,8 +37,9 @@ function legFallsBelow(sets: readonly SetRecord[], { dose, maximumN }: Asked): b
     [(set) => set.forceN, lowN],
   ];
   return amounts.some(([of, bottom]) => {
-    const done = sets.flatMap((set) => of(set) ?? []);
-    if (bottom === undefined || done.length === 0) return false;
+    if (bottom === undefined) return false;
+    const done = sets.map(of).filter((amount) => amount !== undefined);
+    if (done.length === 0) return false;
     return done.reduce((sum, value) => sum + value, 0) < bottom * done.length - 1e-9;
   });
 }

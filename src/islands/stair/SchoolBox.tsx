@@ -39,7 +39,7 @@ export default function SchoolBox({ stair, previewed, onPreview, onSet }: Props)
       >
         {t("schools.open")}
       </a>
-      {previewed && stair.maySign && (
+      {previewed && stair.maySign && !stair.resting && (
         <ReasonForm
           write="setSchool"
           values={{ id: stair.episodeId }}

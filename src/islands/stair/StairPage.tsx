@@ -32,6 +32,7 @@ function StairPage({ stair: loaded }: { stair: StairView }) {
   const [item, setItem] = useState<string | null>(byUrgency(loaded.items)[0]?.itemId ?? null);
   const [stage, setStage] = useState(loaded.stage);
   const shown = preview ?? stair;
+  const signable = preview === null && !stair.resting;
 
   const accept = (next: StairView, said: string) => {
     setStair(next);
@@ -98,12 +99,8 @@ function StairPage({ stair: loaded }: { stair: StairView }) {
           />
         </div>
         <div className="flex min-w-0 flex-col gap-3 lg:row-span-2">
-          <PlanNotes
-            stair={shown}
-            signable={preview === null}
-            onSigned={(next) => accept(next, t("sign.signed"))}
-          />
-          {stair.reportDay && !preview && (
+          <PlanNotes stair={shown} signable={signable} onSigned={(next) => accept(next, t("sign.signed"))} />
+          {stair.reportDay && signable && (
             <ReportForm
               episodeId={stair.episodeId}
               date={stair.reportDay}
@@ -113,7 +110,7 @@ function StairPage({ stair: loaded }: { stair: StairView }) {
           )}
           <ItemList
             stair={shown}
-            signable={preview === null}
+            signable={signable}
             selected={item}
             onSelect={setItem}
             onSigned={(next) => accept(next, t("sign.signed"))}

@@ -1,6 +1,7 @@
 import { painArcsOf } from "~/core/case/pain-arcs";
 import { measuredHeight } from "~/core/case/measured-body";
 import type { StairItem, StairView } from "~/contract/episode";
+import { episodeState } from "~/core/episode/episode-turn";
 import { reportDays } from "~/core/caseload/caseload-state";
 import { limitsOf, limitsOfItem, schoolInForce } from "~/core/case/in-force";
 import { reviewCase, type CaseReview } from "~/core/review/review-case";
@@ -85,6 +86,7 @@ export function stairView(staff: StaffContext, loaded: LoadedCase, preview?: Pai
     changeBudget: review.changeBudget,
     signals: openSignals(loaded, staff),
     calls: staff.calls,
+    resting: episodeState(head) !== "active",
     maySign: signingRoles.includes(staff.role),
   };
 }

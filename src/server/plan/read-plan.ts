@@ -11,6 +11,7 @@ import { itemNames } from "~/messages/item-names";
 import type { Prescription } from "~/core/exercise/prescription";
 import { planMinutes } from "~/core/dose/plan-minutes";
 import type { NextStep, PlanItem, PlanView } from "~/contract/plan";
+import { episodeState } from "~/core/episode/episode-turn";
 import { measuredHeight } from "~/core/case/measured-body";
 import type { CaseFile, CaseItem } from "~/core/case/case-file";
 import { limitsOf, limitsOfItem } from "~/core/case/in-force";
@@ -91,7 +92,7 @@ export function planView(staff: StaffContext, loaded: LoadedCase): PlanView {
     limits: [...new Set(limits.filter((limit) => told(limit, today)).map((limit) => limit.says))],
     circumstances,
     changeBudget: review.changeBudget,
-    maySign: signingRoles.includes(staff.role),
+    maySign: signingRoles.includes(staff.role) && episodeState(head) === "active",
   };
 }
 

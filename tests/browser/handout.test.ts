@@ -65,6 +65,9 @@ it("a sheet to take home: every exercise with its dose, the rule of pain, whom t
     const pages = pdf.match(/\/Type\s*\/Page[^s]/g)?.length ?? 0;
     expect(pages, `large: ${large}`).toBeLessThanOrEqual(large ? 4 : 2);
   }
+  // Paper is white by night too, and what stands on it is to be read.
+  await page.evaluate(() => document.documentElement.setAttribute("data-theme", "quarry-night"));
+  expect(await violationsOf(page, wcag)).toEqual([]);
   await page.setViewportSize(phone);
   expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
   await page.setViewportSize(tablet);

@@ -47,7 +47,7 @@ function HandoutPage({ handout }: { handout: HandoutView }) {
   };
   return (
     <div className="mx-auto max-w-4xl p-4 print:max-w-none print:p-0">
-      <div className="mb-3 flex flex-wrap items-end justify-between gap-x-4 gap-y-2 print:hidden">
+      <div className="mb-3 flex flex-wrap items-end gap-x-6 gap-y-2 print:hidden">
         {(
           [
             ["handout.large", large, setLarge],

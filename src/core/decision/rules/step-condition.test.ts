@@ -17,6 +17,15 @@ const unmet = (code: string, over: Partial<DecideInput> = {}) =>
     ({ evidence, nearestDays }) => [evidence.code, evidence.values, nearestDays] as const,
   );
 
+const spring: Dose = {
+  style: "plyometric",
+  policy: "contacts",
+  sets: 1,
+  contacts: { bottom: 20, top: 20 },
+  restSeconds: 60,
+  daysPerWeek: 2,
+};
+
 describe("why nothing gets harder yet", () => {
   it("too few good days, and how long the rest of them take at the usual two days a session", () => {
     expect(unmet("run")).toMatchObject([["no-session", {}, 1]]);
@@ -70,15 +79,7 @@ describe("why nothing gets harder yet", () => {
 
   it("contacts settle from a change on, the first prescription does not", () => {
     const { prescription } = stepUpInput();
-    const dose: Dose = {
-      style: "plyometric",
-      policy: "contacts",
-      sets: 3,
-      contacts: { bottom: 20, top: 20 },
-      restSeconds: 60,
-      daysPerWeek: 2,
-    };
-    const springs = { prescription: { ...prescription, dose }, prescribedAt: march(8, "08:00") };
+    const springs = { prescription: { ...prescription, dose: spring }, prescribedAt: march(8, "08:00") };
     const change = (direction: SignedChange["direction"]): SignedChange => ({
       at: march(8, "08:00"),
       direction,
@@ -124,15 +125,7 @@ describe("why nothing gets harder yet", () => {
       [{ knob: "contacts", ladder: ["20-20", "30-30"] }],
       strength,
     );
-    const dose: Dose = {
-      style: "plyometric",
-      policy: "contacts",
-      sets: 1,
-      contacts: { bottom: 20, top: 20 },
-      restSeconds: 60,
-      daysPerWeek: 2,
-    };
-    const springs = { exercise, prescription: { ...stepUpInput().prescription, dose } };
+    const springs = { exercise, prescription: { ...stepUpInput().prescription, dose: spring } };
     const own = unmet("plan-contacts", { ...springs, contacts: { elsewhere: 1000, most: 1 } });
     expect(own).toHaveLength(1);
     const now = Number(own[0]?.[1].now) - 1000;

@@ -110,7 +110,8 @@ it("the same exercise in another setting, with a dose typed while adding, is nam
   expect(await form.getByLabel("foot turn").inputValue()).toBe("turned-out");
   // What was changed by hand stays, with the form as it stood then, whatever the line goes on to say.
   await form.getByLabel("Rest (s)").fill("75");
-  await line.fill("1x12 turned primer");
+  await line.fill("1x12 turned primer 2/week");
+  await read.getByText("Days a week: 2").waitFor();
   expect(await form.getByLabel("Rest (s)").inputValue()).toBe("75");
   expect(await form.getByLabel("primer").isChecked()).toBe(true);
   await line.fill("turned primer");

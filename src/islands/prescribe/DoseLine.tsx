@@ -103,9 +103,14 @@ function contextOf(
   return { prescription: prescriptionOf(form), words, involvedSide, takesRole };
 }
 
-/** What a line says beside the dose: where the settings stand, which leg, what for. */
-function sayTurns({ settings = {}, leg, role }: DoseLineTurns, involvedSide: InvolvedSide): string[] {
+/** What a line says beside how much: rest, days, where the settings stand, which leg, what for. */
+function sayTurns(
+  { settings = {}, dose = {}, leg, role }: DoseLineTurns,
+  involvedSide: InvolvedSide,
+): string[] {
   return [
+    ...(dose.restSeconds === undefined ? [] : [`${t("prescribe.rest")} ${dose.restSeconds} s`]),
+    ...(dose.daysPerWeek === undefined ? [] : [`${t("prescribe.days")}: ${dose.daysPerWeek}`]),
     ...Object.entries(settings).map(([name, value]) => `${label("knob", name)} ${sayKnobValue(name, value)}`),
     ...(leg === undefined
       ? []

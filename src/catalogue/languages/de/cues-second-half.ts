@@ -1,7 +1,7 @@
 import type { CatalogueWords } from "../language";
 
 /** Cues, the second half of the catalogue, in German. */
-export const cuesStandingAndMoving: CatalogueWords = {
+export const cuesSecondHalf: CatalogueWords = {
   "Knee straight, let the free side sink, lift it again":
     "Knie gestreckt, freie Seite sinken lassen, wieder heben",
   "Only the pelvis moves": "Nur das Becken bewegt sich",

@@ -1,7 +1,7 @@
 import type { CatalogueWords } from "../language";
 
 /** Cues, the first half of the catalogue, in German. */
-export const cuesLyingAndBending: CatalogueWords = {
+export const cuesFirstHalf: CatalogueWords = {
   "Move as far as it is easy": "So weit bewegen, wie es leicht geht",
   "Same speed out and back": "Hin und zurück gleich schnell",
   "Heel stays on the floor": "Ferse bleibt am Boden",

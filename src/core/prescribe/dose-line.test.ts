@@ -79,6 +79,8 @@ describe("the rest of a dose", () => {
     ["90 s rest", { dose: { restSeconds: 90 } }],
     ["2 min rest", { dose: { restSeconds: 120 } }],
     ["rest 2min", { dose: { restSeconds: 120 } }],
+    ["rest 2 min", { dose: { restSeconds: 120 } }],
+    ["rest 90 s", { dose: { restSeconds: 90 } }],
     ["3/week", { dose: { daysPerWeek: 3 } }],
     ["3x a week", { dose: { daysPerWeek: 3 } }],
     ["twice a week", { dose: { daysPerWeek: 2 } }],

@@ -103,11 +103,11 @@ export const doseTerms: readonly DoseTerm[] = [
     return amount && { dose: { sets: Number(sets), ...amount } };
   }),
   term(String.raw`(\d+)\s*sets?${end}`, ([, sets]) => ({ dose: { sets: Number(sets) } })),
-  term(String.raw`(?:rest\s*${n}\s*(?:${seconds})?|${n}\s*${seconds}\s*rest)${end}`, ([, after, before]) => ({
-    dose: { restSeconds: Number(after ?? before) },
-  })),
   term(String.raw`rest\s*${n}\s*${minutes}|${n}\s*${minutes}\s*rest${end}`, ([, after, before]) => ({
     dose: { restSeconds: 60 * Number(after ?? before) },
+  })),
+  term(String.raw`(?:rest\s*${n}\s*(?:${seconds})?|${n}\s*${seconds}\s*rest)${end}`, ([, after, before]) => ({
+    dose: { restSeconds: Number(after ?? before) },
   })),
   term(String.raw`(?:halfway|half-way)\s*${n}\s*(?:${seconds})?`, ([, pause], context) =>
     worksIn(context).includes("reps") ? { dose: { halfwayPauseSeconds: Number(pause) } } : null,

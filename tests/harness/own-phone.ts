@@ -1,0 +1,63 @@
+import type { Page } from "playwright-core";
+import { expect } from "vitest";
+import { pick, type Visitor } from "./browser";
+
+/** A patient's own phone in the browser: opened by a link, trained with, told the morning after, with a connection or without. */
+export class OwnPhone {
+  constructor(private readonly visitor: Visitor) {}
+
+  get page(): Page {
+    return this.visitor.page;
+  }
+
+  /** What stands in the phone's own list of things to send. */
+  sent = () => this.page.getByTestId("sent").innerText();
+  private button = (name: string | RegExp) =>
+    this.page.getByRole("button", { name, exact: typeof name === "string" });
+
+  async open(token: string): Promise<void> {
+    await this.page.goto(`/my#${token}`);
+    await this.page.getByRole("heading", { name: /^Hello/ }).waitFor();
+    await this.page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  }
+
+  /** Its clock stands at an instant, and it is looked at. */
+  async lookAt(instant: string): Promise<void> {
+    await this.page.clock.setSystemTime(instant);
+    await this.page.reload();
+    await this.page.getByRole("heading", { name: /^Hello/ }).waitFor();
+  }
+
+  offline = () => this.visitor.context.setOffline(true);
+
+  async online(): Promise<void> {
+    await this.visitor.context.setOffline(false);
+    await this.page.evaluate(() => dispatchEvent(new Event("online")));
+  }
+
+  allSent = () => expect.poll(this.sent, { timeout: 60_000 }).toContain("All sent");
+
+  /** The day of one exercise, set by set. */
+  async train(before: number, pain: number): Promise<void> {
+    await this.button("Start").click();
+    await pick(this.page, "Pain right now, before you start", before);
+    await this.button("Begin").click();
+    const told = this.page.getByRole("heading", { name: "How was it?" });
+    const next = this.page.getByTestId("run").locator("button.btn-primary").last();
+    while (!(await told.isVisible())) await next.or(told).first().click();
+    await pick(this.page, "Most pain while you did it", pain);
+    if (pain > 0) await this.page.getByText("The place we treat").click();
+    await pick(this.page, "How hard was it?", 5);
+    await this.button("Finish").click();
+    await this.page.getByRole("heading", { name: "Done for today" }).waitFor();
+  }
+
+  async morning(pain: number): Promise<void> {
+    await this.button("How is it today?").click();
+    await pick(this.page, "Pain when you got up", pain);
+    await this.page.getByText("Not stiff").click();
+    await this.page.getByText("The same").click();
+    await this.button("Save").click();
+    await this.page.getByTestId("sent").waitFor();
+  }
+}

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { conditions } from "~/catalogue/conditions/all";
 import { startingExercises } from "~/catalogue/exercises/all";
-import { catalogueDe } from "~/catalogue/languages/de";
+import { catalogueDe } from "~/catalogue/languages/de/all";
 import { startingPathways } from "~/catalogue/pathways/all";
 import { procedures } from "~/catalogue/procedures/all";
 import { deHandout } from "./de-handout";

@@ -1,5 +1,5 @@
 import MessageFormat from "@messageformat/core";
-import { catalogueDe } from "~/catalogue/languages/de";
+import { catalogueDe } from "~/catalogue/languages/de/all";
 import type { CatalogueWords } from "~/catalogue/languages/language";
 import { deHandout, type HandoutKey } from "./de-handout";
 import type { Language } from "~/contract/languages";

@@ -5,6 +5,7 @@ import { languages, type Language } from "~/contract/languages";
 import type { PhoneLink } from "~/contract/phones";
 import type { Problem } from "~/contract/problem";
 import { call } from "~/islands/frame/call";
+import FilterSelect from "~/islands/frame/FilterSelect";
 import { island } from "~/islands/frame/island";
 import { saveFile } from "~/islands/frame/save-file";
 import ProblemNote from "~/islands/frame/ProblemNote";
@@ -70,34 +71,22 @@ function HandoutPage({ handout }: { handout: HandoutView }) {
           {t("handout.print")}
         </button>
         <div className="flex flex-wrap items-end gap-2">
-          <label className="flex flex-col text-sm">
-            {t("handout.language")}
-            <select
-              className="select w-36"
+          <div className="w-36">
+            <FilterSelect
+              name={t("handout.language")}
               value={language}
-              onChange={(event) => setLanguage(event.target.value as Language)}
-            >
-              {languages.map((one) => (
-                <option key={one} value={one} lang={one}>
-                  {t(`handout.language.${one}`)}
-                </option>
-              ))}
-            </select>
-          </label>
-          <label className="flex flex-col text-sm">
-            {t("handout.paper")}
-            <select
-              className="select w-24"
+              onValue={(value) => setLanguage(value as Language)}
+              options={languages.map((one) => [one, t(`handout.language.${one}`)])}
+            />
+          </div>
+          <div className="w-24">
+            <FilterSelect
+              name={t("handout.paper")}
               value={paper}
-              onChange={(event) => setPaper(event.target.value as SheetBody["paper"])}
-            >
-              {(["a4", "letter"] as const).map((one) => (
-                <option key={one} value={one}>
-                  {t(`handout.paper.${one}`)}
-                </option>
-              ))}
-            </select>
-          </label>
+              onValue={(value) => setPaper(value as SheetBody["paper"])}
+              options={(["a4", "letter"] as const).map((one) => [one, t(`handout.paper.${one}`)])}
+            />
+          </div>
           <button type="button" className="btn btn-primary" disabled={busy} onClick={() => void savePdf()}>
             <FileDown className="size-5" aria-hidden />
             {t("handout.pdf")}

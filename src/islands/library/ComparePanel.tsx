@@ -9,7 +9,7 @@ import { sidesOf } from "~/core/exercise/sides-of";
 import ExerciseFigure from "~/islands/figure/ExerciseFigure";
 import { call } from "~/islands/frame/call";
 import ProblemNote from "~/islands/frame/ProblemNote";
-import FilterSelect from "~/islands/plan/FilterSelect";
+import FilterSelect from "~/islands/frame/FilterSelect";
 import { sayDose } from "~/messages/say-dose";
 import { sayKnobValue } from "~/messages/say-knob-value";
 import { label, sayNumber, t } from "~/messages/say";

@@ -1,6 +1,6 @@
 import type { Exercise } from "~/core/exercise/exercise";
 import type { KnobValue, Prescription } from "~/core/exercise/prescription";
-import FilterSelect from "~/islands/plan/FilterSelect";
+import FilterSelect from "~/islands/frame/FilterSelect";
 import { sayKnobValue } from "~/messages/say-knob-value";
 import { label, t } from "~/messages/say";
 import { knobChoices } from "./knob-values";

@@ -1,6 +1,6 @@
 import { bodyPositions, laneCodes, regions } from "~/core/exercise/body";
 import { knobByName } from "~/core/exercise/knob";
-import FilterSelect from "~/islands/plan/FilterSelect";
+import FilterSelect from "~/islands/frame/FilterSelect";
 import { sayKnobValue } from "~/messages/say-knob-value";
 import { t } from "~/messages/say";
 import { emptyQuery, filterCount, type LibraryQuery } from "./library-query";

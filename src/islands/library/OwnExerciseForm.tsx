@@ -6,7 +6,7 @@ import ExerciseFigure from "~/islands/figure/ExerciseFigure";
 import { call } from "~/islands/frame/call";
 import { useWrite } from "~/islands/frame/use-write";
 import ProblemNote from "~/islands/frame/ProblemNote";
-import FilterSelect from "~/islands/plan/FilterSelect";
+import FilterSelect from "~/islands/frame/FilterSelect";
 import { isKey, t } from "~/messages/say";
 import DoseFields from "./DoseFields";
 import { draftOf, draftProblems, exerciseOf, type OwnDraft, type OwnVariant } from "./own-exercise";

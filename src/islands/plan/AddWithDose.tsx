@@ -13,7 +13,6 @@ import {
   isReadable,
   openedOn,
   prescriptionOf,
-  type PrescribeDraft,
   type PrescribeFields,
 } from "~/islands/prescribe/prescribe-draft";
 import { sayDose } from "~/messages/say-dose";
@@ -31,7 +30,7 @@ interface Props {
 export default function AddWithDose({ plan, exercise, variantId, onCancel, onAdded }: Props) {
   const first = firstPrescription(variantOf(exercise, variantId));
   const form = useForm<PrescribeFields>({ defaultValues: openedOn(first) });
-  const { control, register, reset, getValues, handleSubmit, setFocus } = form;
+  const { control, register, getValues, handleSubmit, setFocus } = form;
   // Whoever opened it goes on typing here.
   useEffect(() => {
     setFocus("line");
@@ -71,7 +70,6 @@ export default function AddWithDose({ plan, exercise, variantId, onCancel, onAdd
           involvedSide={plan.involvedSide}
           heightM={plan.heightM}
           takesRole
-          onDraft={(next: PrescribeDraft) => reset({ ...getValues(), ...next })}
         />
         <fieldset className="flex flex-wrap gap-x-4 text-sm">
           <legend className="font-medium">{t("plan.addRole")}</legend>

@@ -8,7 +8,7 @@ import { knobByName } from "~/core/exercise/knob";
 import { call } from "~/islands/frame/call";
 import { sayKnobValue } from "~/messages/say-knob-value";
 import { t } from "~/messages/say";
-import FilterSelect from "./FilterSelect";
+import FilterSelect from "~/islands/frame/FilterSelect";
 import HitList from "./HitList";
 import SearchBox from "~/islands/frame/SearchBox";
 

@@ -1,4 +1,4 @@
-import { useEffect, useId, useRef } from "react";
+import { useEffect, useId, useState } from "react";
 import { useFormContext, useWatch } from "react-hook-form";
 import { readDoseLine } from "~/core/prescribe/dose-line";
 import type { DoseLineContext, DoseLineProblem, DoseLineTurns } from "~/core/prescribe/dose-term";
@@ -16,42 +16,36 @@ interface Props {
   involvedSide: InvolvedSide;
   /** What it is in the plan for may be said too. */
   takesRole: boolean;
-  onDraft: (next: PrescribeFields) => void;
+  onChange: (next: PrescribeFields) => void;
 }
 
 /** The whole prescription in one line, as it is said: the fields below follow it, and what it does not say they keep. */
-export default function DoseLine({ exercise, involvedSide, takesRole, onDraft }: Props) {
+export default function DoseLine({ exercise, involvedSide, takesRole, onChange }: Props) {
   const id = useId();
   const { register, getValues, watch, formState } = useFormContext<PrescribeFields>();
   const draft = useWatch<PrescribeFields>() as PrescribeFields;
   /** The form before the line was typed, or as it was last changed by hand. */
-  const before = useRef<PrescribeFields | null>(null);
+  const [before, setBefore] = useState<PrescribeFields | null>(null);
   useEffect(() => {
     const { unsubscribe } = watch((_all, { name, type }) => {
-      if (type === "change" && name !== "line") before.current = null;
+      if (type === "change" && name !== "line") setBefore(null);
     });
     return unsubscribe;
   }, [watch]);
-  const { variantId, style } = draft;
-  useEffect(() => {
-    before.current = null;
-  }, [variantId, style]);
 
-  const read = (form: PrescribeFields) =>
-    readDoseLine(form.line, contextOf(form, exercise, involvedSide, takesRole));
-  const { turns, problems } = read(draft);
+  const read = (line: string, form: PrescribeFields) =>
+    readDoseLine(line, contextOf(form, exercise, involvedSide, takesRole));
+  const { turns, problems } = read(draft.line, before ?? draft);
   const follow = () => {
-    const now = getValues();
-    before.current ??= structuredClone(now);
-    const said = read({ ...before.current, line: now.line }).turns;
-    onDraft({
-      ...before.current,
-      ...withLine(before.current, said),
-      line: now.line,
-      role: said.role ?? before.current.role,
-    });
+    const { line, ...now } = structuredClone(getValues());
+    const from = before ?? { ...now, line: "" };
+    setBefore(from);
+    const said = read(line, from).turns;
+    onChange({ ...withLine(from, said), line, role: said.role ?? from.role, reason: now.reason });
   };
-  const field = register("line", { validate: (_line, form) => read(form).problems.length === 0 });
+  const field = register("line", {
+    validate: (line, form) => read(line, before ?? form).problems.length === 0,
+  });
   // Whoever is still typing the last word is not told yet that nobody knows it.
   const told = formState.errors.line
     ? problems

@@ -10,13 +10,7 @@ import { sayDose } from "~/messages/say-dose";
 import { t } from "~/messages/say";
 import { sayField } from "./field-words";
 import PrescriptionFields from "./PrescriptionFields";
-import {
-  isReadable,
-  openedOn,
-  prescriptionOf,
-  type PrescribeDraft,
-  type PrescribeFields,
-} from "./prescribe-draft";
+import { isReadable, openedOn, prescriptionOf, type PrescribeFields } from "./prescribe-draft";
 
 interface Props {
   stair: StairView;
@@ -30,7 +24,7 @@ interface Props {
 export default function PrescribeForm({ stair, item, onCancel, onSigned, onStale }: Props) {
   const { exercise, prescription, proposal, maximumN } = item;
   const form = useForm<PrescribeFields>({ defaultValues: openedOn(prescription) });
-  const { control, register, reset, getValues, handleSubmit } = form;
+  const { control, register, getValues, handleSubmit } = form;
   const draft = useWatch({ control }) as PrescribeFields;
   const { send, busy, problem } = useWrite("signDecision", { id: stair.episodeId }, (now) =>
     onStale(now.stair),
@@ -39,7 +33,6 @@ export default function PrescribeForm({ stair, item, onCancel, onSigned, onStale
   const readable = isReadable(wanted);
   const hand = byHand(prescription, wanted);
   const needsReason = hand !== null && isAgainst(proposal, hand.direction, hand.anyHarder);
-  const change = (next: PrescribeDraft) => reset({ ...getValues(), ...next });
 
   const sign = async (isMeant: boolean) => {
     const { reason, ...rest } = getValues();
@@ -64,12 +57,7 @@ export default function PrescribeForm({ stair, item, onCancel, onSigned, onStale
         data-testid="prescribe"
         onSubmit={(event) => void handleSubmit(() => sign(false))(event)}
       >
-        <PrescriptionFields
-          exercise={exercise}
-          involvedSide={stair.involvedSide}
-          heightM={stair.heightM}
-          onDraft={change}
-        />
+        <PrescriptionFields exercise={exercise} involvedSide={stair.involvedSide} heightM={stair.heightM} />
         {needsReason && (
           <ReasonField
             label={`${t("sign.reason")}. ${t("sign.reasonHelp")}`}

@@ -23,31 +23,31 @@ interface Props {
   heightM: number | null;
   /** The line may say what the exercise is in the plan for. */
   takesRole?: boolean;
-  /** Takes the form with another variant or style, or as the line says it. */
-  onDraft: (next: PrescribeDraft) => void;
 }
 
 /** Variant, style, dose, settings and leg of an exercise, in the form around it. */
-export default function PrescriptionFields({
-  exercise,
-  involvedSide,
-  heightM,
-  takesRole = false,
-  onDraft,
-}: Props) {
-  const { register, getValues } = useFormContext<PrescribeFields>();
+export default function PrescriptionFields({ exercise, involvedSide, heightM, takesRole = false }: Props) {
+  const { register, reset, getValues } = useFormContext<PrescribeFields>();
   const draft = useWatch<PrescribeFields>() as PrescribeFields;
   const variant = variantOf(exercise, draft.variantId);
+  /** The form with another variant or style, or as the line says it; what stands in it besides stays. */
+  const change = (next: Partial<PrescribeFields>) => reset({ ...getValues(), ...next });
   return (
     <>
-      <DoseLine exercise={exercise} involvedSide={involvedSide} takesRole={takesRole} onDraft={onDraft} />
+      <DoseLine
+        key={`${draft.variantId} ${draft.style}`}
+        exercise={exercise}
+        involvedSide={involvedSide}
+        takesRole={takesRole}
+        onChange={change}
+      />
       <div className="grid gap-2 sm:grid-cols-2">
         <label className="text-sm font-medium">
           {t("prescribe.variant")}
           <select
             className="select w-full"
             value={draft.variantId}
-            onChange={(event) => onDraft(movedTo(getValues(), variantOf(exercise, event.target.value)))}
+            onChange={(event) => change(movedTo(getValues(), variantOf(exercise, event.target.value)))}
           >
             {exercise.variants.map(({ id, name }) => (
               <option key={id} value={id}>
@@ -61,7 +61,7 @@ export default function PrescriptionFields({
           <select
             className="select w-full"
             value={draft.style}
-            onChange={(event) => onDraft(styled(getValues(), event.target.value as PrescribeDraft["style"]))}
+            onChange={(event) => change(styled(getValues(), event.target.value as PrescribeDraft["style"]))}
           >
             {stylesFor(draft).map((style) => (
               <option key={style} value={style}>

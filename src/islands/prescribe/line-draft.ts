@@ -18,30 +18,40 @@ export function lineWords(exercise: Pick<Exercise, "id" | "drawnLike">, variant:
   );
 }
 
+/** Which field of the form holds which part of a dose. */
+const fieldsOfDose = {
+  sets: "sets",
+  reps: "reps",
+  hold: "hold",
+  contacts: "contacts",
+  minutes: "minutes",
+  loadKg: "loadKg",
+  effort: "effort",
+  bandN: "bandN",
+  tempo: "tempo",
+  halfway: "halfwayPauseSeconds",
+  restSeconds: "restSeconds",
+  daysPerWeek: "daysPerWeek",
+  boutsPerDay: "boutsPerDay",
+} as const satisfies Partial<Record<keyof PrescribeDraft, keyof Dose>>;
+
 /** The form with what a line says; the fields that it does not speak of as they were. */
-export function withLine(draft: PrescribeDraft, { settings, dose = {}, leg }: DoseLineTurns): PrescribeDraft {
-  const { variantId, settings: before } = draft;
-  const told = { ...prescriptionOf(draft).dose, ...dose } satisfies Dose;
-  const said = draftOf({ variantId, settings: settings ?? {}, dose: told });
-  const names = new Set(Object.keys(dose));
-  const from = <K extends keyof PrescribeDraft>(field: K, ofDose: keyof Dose): PrescribeDraft[K] =>
-    names.has(ofDose) ? said[field] : draft[field];
+export function withLine(
+  draft: PrescribeDraft,
+  { settings = {}, dose = {}, leg }: DoseLineTurns,
+): PrescribeDraft {
+  const said = draftOf({
+    variantId: draft.variantId,
+    settings,
+    dose: { ...prescriptionOf(draft).dose, ...dose },
+  });
+  const fields = (Object.keys(fieldsOfDose) as (keyof typeof fieldsOfDose)[]).filter(
+    (field) => fieldsOfDose[field] in dose,
+  );
   return {
     ...draft,
-    settings: { ...before, ...said.settings },
-    sets: from("sets", "sets"),
-    reps: from("reps", "reps"),
-    hold: from("hold", "hold"),
-    contacts: from("contacts", "contacts"),
-    minutes: from("minutes", "minutes"),
-    loadKg: from("loadKg", "loadKg"),
-    effort: from("effort", "effort"),
-    bandN: from("bandN", "bandN"),
-    tempo: from("tempo", "tempo"),
-    halfway: from("halfway", "halfwayPauseSeconds"),
-    restSeconds: from("restSeconds", "restSeconds"),
-    daysPerWeek: from("daysPerWeek", "daysPerWeek"),
-    boutsPerDay: from("boutsPerDay", "boutsPerDay"),
+    ...Object.fromEntries(fields.map((field) => [field, said[field]])),
+    settings: { ...draft.settings, ...said.settings },
     leg: leg === undefined ? draft.leg : (leg ?? ""),
   };
 }

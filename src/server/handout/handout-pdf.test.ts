@@ -8,6 +8,22 @@ import { handoutPdf, type SheetCode } from "./handout-pdf";
 
 const plain: SheetBody = { language: "en", letters: "usual", ink: "colour", paper: "a4" };
 
+/** Where the pieces of text stand: page, and height above its lower edge (points). */
+async function placesOf(view: HandoutView, over: Partial<SheetBody> = {}) {
+  const pdf = await getDocumentProxy(new Uint8Array(await handoutPdf(view, { ...plain, ...over }, null)));
+  const pages = Array.from({ length: pdf.numPages }, (_, n) => n + 1);
+  const texts = await Promise.all(
+    pages.map(async (page) =>
+      (await (await pdf.getPage(page)).getTextContent()).items.flatMap((piece) =>
+        "str" in piece && piece.str.trim() !== ""
+          ? [{ page, text: piece.str, y: Number(piece.transform[5]) }]
+          : [],
+      ),
+    ),
+  );
+  return texts.flat();
+}
+
 /** The text of a sheet, page by page, read back by another library; line breaks are blanks. */
 async function pagesOf(view: HandoutView, over: Partial<SheetBody> = {}, code: SheetCode | null = null) {
   const bytes = await handoutPdf(view, { ...plain, ...over }, code);
@@ -96,6 +112,30 @@ describe("the sheet as a PDF", () => {
     expect(text).toContain("ABCD-EFGH");
     expect(text).toContain("23 Mar 2026, 10:00");
     expect(await read(someHandout(2))).not.toContain("On your phone");
+  });
+
+  it("writes on its pages and nothing over anything, whatever is long", async () => {
+    const words = "as far as the wound, the knee and the person let it go on this day ".repeat(2).trim();
+    const limits = Array.from({ length: 60 }, (_, n) => ({
+      says: `Limit ${n}: ${words}`,
+      from: null,
+      until: null,
+      origin: "surgeon" as const,
+    }));
+    const person = { givenName: "Maximiliana ".repeat(8), familyName: "Testrup", conditions: [] };
+    for (const letters of ["usual", "large"] as const) {
+      const places = await placesOf(someHandout(3, { limits, person }), { letters });
+      expect(Math.min(...places.map(({ y }) => y))).toBeGreaterThan(25);
+      const named = limits.map((_, n) => places.filter(({ text }) => text.startsWith(`Limit ${n}:`)));
+      expect(named.map((found) => found.length)).toEqual(limits.map(() => 1));
+      const title = places.filter(({ page, text }) => page === 1 && /Maximiliana|Testrup/u.test(text));
+      const date = places.find(({ text }) => text.startsWith("Somewhere Clinic"));
+      expect(title.length).toBeGreaterThan(1);
+      expect(Math.min(...title.map(({ y }) => y))).toBeGreaterThan((date?.y ?? Infinity) + 8);
+      // Line by line downward, none on another.
+      const lines = named.flat().map(({ page, y }) => page * 10_000 - y);
+      lines.slice(1).forEach((line, n) => expect(line - (lines[n] ?? 0)).toBeGreaterThan(9));
+    }
   });
 
   it("stands long words, many limits, no week and nothing prescribed", async () => {

@@ -66,16 +66,9 @@ class Sheet extends SheetPage {
   private head(): void {
     const { clinicName: clinic, today } = this.view;
     const width = this.right - margin;
-    this.words(
-      "H1",
-      this.say.t("handout.heading", { name: nameOf(this.view) }),
-      "bold",
-      this.size.head,
-      margin,
-      this.y,
-      width,
-    );
-    this.y += this.heightOf(nameOf(this.view), "bold", this.size.head, width);
+    const title = this.say.t("handout.heading", { name: nameOf(this.view) });
+    this.words("H1", title, "bold", this.size.head, margin, this.y, width);
+    this.y += this.heightOf(title, "bold", this.size.head, width);
     const date = this.say.t("handout.date", { clinic, date: this.say.longDate(today) });
     this.words("P", date, "plain", this.size.text, margin, this.y, width);
     this.y += this.heightOf(date, "plain", this.size.text, width) + gap / 2;
@@ -188,11 +181,34 @@ class Sheet extends SheetPage {
     this.y += gap;
   }
 
+  /** What to mind beside when to stop; one after the other in large print, or where they are longer than a page. */
   private boxes(): void {
-    const { say, size, view, code } = this;
-    const half = size.columns === 2 ? (this.right - margin - gap) / 2 : this.right - margin;
-    const { calls, school, limits, zone } = view;
-    const mind: Line[] = [
+    const full = this.right - margin;
+    const half = (full - gap) / 2;
+    const [mind, stop] = [this.toMind(), this.toStop()];
+    const height = Math.max(
+      this.heightOfLines(mind, half) + gap + this.phoneHeight(half),
+      this.heightOfLines(stop, half - 16) + 14,
+    );
+    if (this.size.columns === 2 && height <= this.bottom - margin) {
+      this.room(height);
+      this.lines(mind, margin, this.y, half, "H2");
+      this.phone(this.y + this.heightOfLines(mind, half) + gap, half);
+      this.framed(stop, margin + half + gap, half);
+    } else {
+      this.flow(mind, full, "H2");
+      this.room(gap + this.phoneHeight(full));
+      this.phone(this.y + gap, full);
+      this.y += gap + this.phoneHeight(full);
+      this.room(this.heightOfLines(stop, full - 16) + 14);
+      this.framed(stop, margin, full);
+    }
+  }
+
+  private toMind(): Line[] {
+    const { say } = this;
+    const { school, limits } = this.view;
+    return [
       [say.t("handout.pain"), "sub"],
       [say.t(`phone.rule.${school}`), "plain"],
       ...(limits.length > 0 ? ([[say.t("handout.limits"), "sub"]] as const) : []),
@@ -201,50 +217,45 @@ class Sheet extends SheetPage {
         return [`${say.text(says)}${ends}`, "dot"] as const;
       }),
     ];
-    const stop: Line[] = [
+  }
+
+  private toStop(): Line[] {
+    const { say } = this;
+    const signs = say.t("handout.stopSigns").split("\n");
+    return [
       [say.t("handout.stop"), "sub"],
       [say.t("handout.stopWhen"), "plain"],
-      ...say
-        .t("handout.stopSigns")
-        .split("\n")
-        .map((sign) => [sign, "dot"] as const),
+      ...signs.map((sign) => [sign, "dot"] as const),
       ...(["emergency", "same-day", "review"] as const).flatMap((urgency): Line[] => [
         [say.t(`handout.${urgency}`), "bold"],
-        [calls[urgency], "plain"],
+        [this.view.calls[urgency], "plain"],
       ]),
     ];
-    const onPhone: Line[] = code
-      ? [
-          [say.t("handout.phone"), "sub"],
-          [
-            say.t("handout.phoneSays", {
-              address: code.address,
-              code: code.code,
-              until: say.time(code.expiresAt, zone),
-            }),
-            "plain",
-          ],
-        ]
-      : [];
-    const phoneHeight = code ? Math.max(codeSize, this.heightOfLines(onPhone, half - codeSize - 8)) + gap : 0;
-    const mindHeight = this.heightOfLines(mind, half) + gap + phoneHeight;
-    const stopHeight = this.heightOfLines(stop, half - 16) + 14;
-    const beside = size.columns === 2;
-    this.room(beside ? Math.max(mindHeight, stopHeight) : mindHeight);
-    this.lines(mind, margin, this.y, half, "H2");
-    if (code) {
-      const y = this.y + mindHeight - phoneHeight;
-      this.square(code.opens, margin, y);
-      this.lines(onPhone, margin + codeSize + 8, y, half - codeSize - 8, "H2");
-    }
-    if (!beside) {
-      this.y += mindHeight;
-      this.room(stopHeight);
-    }
-    const x = beside ? margin + half + gap : margin;
-    this.artifact(() => this.doc.lineWidth(2).rect(x, this.y, half, stopHeight).stroke(black));
-    this.lines(stop, x + 8, this.y + 6, half - 16, "H2");
-    this.y += beside ? Math.max(mindHeight, stopHeight) : stopHeight;
+  }
+
+  private framed(lines: readonly Line[], x: number, width: number): void {
+    const height = this.heightOfLines(lines, width - 16) + 14;
+    this.artifact(() => this.doc.lineWidth(2).rect(x, this.y, width, height).stroke(black));
+    this.lines(lines, x + 8, this.y + 6, width - 16, "H2");
+  }
+
+  private onPhone(): Line[] {
+    const { say, code } = this;
+    if (!code) return [];
+    const until = say.time(code.expiresAt, this.view.zone);
+    return [
+      [say.t("handout.phone"), "sub"],
+      [say.t("handout.phoneSays", { address: code.address, code: code.code, until }), "plain"],
+    ];
+  }
+
+  private phoneHeight = (width: number) =>
+    this.code ? Math.max(codeSize, this.heightOfLines(this.onPhone(), width - codeSize - 8)) : 0;
+
+  private phone(y: number, width: number): void {
+    if (!this.code) return;
+    this.square(this.code.opens, margin, y);
+    this.lines(this.onPhone(), margin + codeSize + 8, y, width - codeSize - 8, "H2");
   }
 
   /** A code for a camera. */

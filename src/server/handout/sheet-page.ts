@@ -100,6 +100,16 @@ export class SheetPage {
     }
   }
 
+  /** Lines down the page and on to the next, each whole. */
+  protected flow(lines: readonly Line[], width: number, heading: "H2" | "H3"): void {
+    for (const line of lines) {
+      const height = this.heightOfLines([line], width);
+      this.room(height);
+      this.lines([line], margin, this.y, width, heading);
+      this.y += height;
+    }
+  }
+
   protected heightOfLines = (lines: readonly Line[], width: number) =>
     lines.reduce(
       (sum, [text, style]) =>

@@ -3,11 +3,13 @@ import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { addDays } from "~/core/schedule/local-day";
 import { atBrowser } from "~tests/harness/at-browser";
 import { violationsOf, wcag } from "~tests/harness/axe";
+import { OwnPhone } from "~tests/harness/own-phone";
 import { openStair, phone as phoneSize, pick, visit, visitor, type Visitor } from "~tests/harness/browser";
 
 const at = atBrowser();
 let patient: Visitor;
 let my: Page;
+let own: OwnPhone;
 let episode: string;
 let today: string;
 /** The clock of the server and of the phone, together. */
@@ -27,25 +29,15 @@ beforeAll(async () => {
   today = known.today;
   patient = await visitor(at.browser, at.url, phoneSize);
   my = patient.page;
+  own = new OwnPhone(patient);
   await setClock(known.asOf);
 });
 afterAll(() => patient.context.close());
 
-const sent = () => my.getByTestId("sent").innerText();
+const sent = () => own.sent();
 const button = (name: string | RegExp) => my.getByRole("button", { name, exact: typeof name === "string" });
 const narrow = () => my.evaluate(() => document.documentElement.scrollWidth <= innerWidth);
 const sound = async () => expect(await violationsOf(my, wcag)).toEqual([]);
-
-/** Taps through the sets and rests of the exercise in hand, and tells how it was. */
-async function doExercise(pain: number): Promise<void> {
-  const told = my.getByRole("heading", { name: "How was it?" });
-  const next = my.getByTestId("run").locator("button.btn-primary").last();
-  while (!(await told.isVisible())) await next.or(told).first().click();
-  await pick(my, "Most pain while you did it", pain);
-  if (pain > 0) await my.getByText("The place we treat").click();
-  await pick(my, "How hard was it?", 5);
-  await button(/Next exercise|Finish/).click();
-}
 
 describe("a patient's own phone", () => {
   it("the clinic makes a code; with the year of birth it opens the plan, and nothing else", async () => {
@@ -81,7 +73,7 @@ describe("a patient's own phone", () => {
       .poll(() => run.getByRole("timer").innerText(), { timeout: 15_000, interval: 100 })
       .toMatch(/^1[0-4]/);
     await sound();
-    await doExercise(4);
+    await own.exercise(4);
     // Above the rule: said at once, to the patient.
     expect(await run.getByRole("heading", { level: 1 }).innerText()).not.toBe(first);
     // A reload in mid-run loses nothing.
@@ -95,8 +87,8 @@ describe("a patient's own phone", () => {
 
   it("without a connection the day is finished, and nothing is lost by closing the page", async () => {
     await my.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-    await patient.context.setOffline(true);
-    for (const pain of [0, 1, 0, 0]) await doExercise(pain);
+    await own.offline();
+    for (const pain of [0, 1, 0, 0]) await own.exercise(pain);
     await my.getByRole("heading", { name: "Done for today" }).waitFor();
     expect(await sent()).toContain("One thing will be sent");
     await my.reload();
@@ -115,9 +107,8 @@ describe("a patient's own phone", () => {
     await sound();
     await button("Save").click();
     expect(await sent()).toContain("2 things will be sent");
-    await patient.context.setOffline(false);
-    await my.evaluate(() => dispatchEvent(new Event("online")));
-    await expect.poll(sent, { timeout: 60_000 }).toContain("All sent");
+    await own.online();
+    await own.allSent();
     const told = (await (await patient.context.request.get("/api/phone")).json()) as {
       pains: { date: string; during: number; after: number | null }[];
       morningOf: string | null;
@@ -128,7 +119,7 @@ describe("a patient's own phone", () => {
   });
 
   it("something is wrong, without a connection: whom to call at once, everything stops, the clinic is told later", async () => {
-    await patient.context.setOffline(true);
+    await own.offline();
     await button("Something is wrong").click();
     await sound();
     await button(/calf is hot/).click();
@@ -140,9 +131,8 @@ describe("a patient's own phone", () => {
     expect(await button("Start").count()).toBe(0);
     await my.reload();
     await my.getByText("Stop. Do no exercises now.").waitFor();
-    await patient.context.setOffline(false);
-    await my.evaluate(() => dispatchEvent(new Event("online")));
-    await expect.poll(sent, { timeout: 60_000 }).toContain("All sent");
+    await own.online();
+    await own.allSent();
     await visit(at.page, "/sign-in");
     expect(unexpected()).toEqual([]);
   });
@@ -192,7 +182,7 @@ describe("a patient's own phone", () => {
         { timeout: 60_000 },
       )
       .toBe(true);
-    await expect.poll(sent, { timeout: 60_000 }).toContain("All sent");
+    await own.allSent();
     expect(unexpected()).toEqual([]);
   });
 

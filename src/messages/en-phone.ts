@@ -179,6 +179,7 @@ export const phone = {
   "phone.keep": "Keep it",
   "phone.forgotten": "Your plan is gone from this phone.",
   "phone.sent": "All sent",
+  "phone.keeping": "Keeping it on this phone. Leave this page open",
   "phone.waiting":
     "{count, plural, one {One thing} other {# things}} will be sent when there is a connection",
   "phone.notTaken": "Not taken: {why}",

@@ -88,8 +88,12 @@ describe("a patient's own phone", () => {
   it("without a connection the day is finished, and nothing is lost by closing the page", async () => {
     await my.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
     await own.offline();
-    for (const pain of [0, 1, 0, 0]) await own.exercise(pain);
+    for (const pain of [0, 1, 0]) await own.exercise(pain);
+    const storageFree = await own.storageBusy();
+    await own.exercise(0);
     await my.getByRole("heading", { name: "Done for today" }).waitFor();
+    expect(await my.getByTestId("sent").innerText()).toContain("Leave this page open");
+    await storageFree();
     expect(await sent()).toContain("One thing will be sent");
     await my.reload();
     await my.getByText("You have done today’s exercises.").waitFor();

@@ -10,8 +10,12 @@ export class OwnPhone {
     return this.visitor.page;
   }
 
-  /** What stands in the phone's own list of things to send. */
-  sent = () => this.page.getByTestId("sent").innerText();
+  /** What stands in the phone's own list of things to send, once what was told is kept. */
+  async sent(): Promise<string> {
+    const line = this.page.getByTestId("sent").filter({ hasNotText: "Keeping" });
+    await line.waitFor();
+    return line.innerText();
+  }
   private button = (name: string | RegExp) =>
     this.page.getByRole("button", { name, exact: typeof name === "string" });
 
@@ -28,6 +32,26 @@ export class OwnPhone {
     await this.page.getByRole("heading", { name: /^Hello/ }).waitFor();
   }
 
+  /** Its storage is busy with something else until the answer is called. */
+  async storageBusy(): Promise<() => Promise<void>> {
+    await this.page.evaluate(async () => {
+      const db = await new Promise<IDBDatabase>((resolve, reject) => {
+        const asked = indexedDB.open("stair-phone");
+        asked.onsuccess = () => resolve(asked.result);
+        asked.onerror = () => reject(new Error("the phone's storage does not open"));
+      });
+      const store = db.transaction(["waiting", "kept"], "readwrite").objectStore("kept");
+      const free = new AbortController();
+      addEventListener("storage-free", () => free.abort(), { once: true });
+      // A transaction stays open for as long as something is asked of it.
+      const ask = () => {
+        store.get("nothing").onsuccess = () => (free.signal.aborted ? db.close() : ask());
+      };
+      ask();
+    });
+    return () => this.page.evaluate(() => void dispatchEvent(new Event("storage-free")));
+  }
+
   offline = () => this.visitor.context.setOffline(true);
 
   async online(): Promise<void> {
@@ -35,7 +59,7 @@ export class OwnPhone {
     await this.page.evaluate(() => dispatchEvent(new Event("online")));
   }
 
-  allSent = () => expect.poll(this.sent, { timeout: 60_000 }).toContain("All sent");
+  allSent = () => expect.poll(() => this.sent(), { timeout: 60_000 }).toContain("All sent");
 
   /** The day of one exercise, set by set. */
   async train(before: number, pain: number): Promise<void> {

@@ -163,8 +163,12 @@ function PhonePage() {
       {screen !== "run" && screen !== "wrong" && (
         <>
           <p className="text-base-content/75 px-4 pb-2 text-center text-sm" data-testid="sent">
-            {waiting.length === 0 ? t("phone.sent") : t("phone.waiting", { count: waiting.length })} ·{" "}
-            {t("phone.asOf", { when: sayTime(view.asOf, view.zone) })}
+            {phone.keeping
+              ? t("phone.keeping")
+              : waiting.length === 0
+                ? t("phone.sent")
+                : t("phone.waiting", { count: waiting.length })}{" "}
+            · {t("phone.asOf", { when: sayTime(view.asOf, view.zone) })}
           </p>
           <nav
             className="border-base-300 bg-base-100 sticky bottom-0 flex border-t"

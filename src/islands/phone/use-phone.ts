@@ -20,6 +20,8 @@ interface State {
   readonly view: PhoneView | null;
   readonly ahead: number;
   readonly waiting: readonly Waiting[];
+  /** Told, and not yet kept on the phone: for a moment, or longer where its storage is busy. */
+  readonly keeping: readonly Waiting[];
   readonly notTaken: readonly NotTaken[];
   /** Why it is shut, or what went wrong. */
   readonly says: string;
@@ -34,6 +36,7 @@ const start: State = {
   view: null,
   ahead: 0,
   waiting: [],
+  keeping: [],
   notTaken: [],
   says: "",
   full: false,
@@ -58,7 +61,6 @@ export function usePhone() {
     const sent = await sendWaiting();
     if (sent === "shut") return shut(t("phone.notOpen"));
     const answer = await call("readPhone", {});
-    const waiting = (await readWaiting()).map(({ what }) => what);
     const notTaken = (await readKept("notTaken")) ?? [];
     if (answer.ok) {
       const view = answer.value;
@@ -67,6 +69,7 @@ export function usePhone() {
         await keep("view", view);
         await keep("ahead", ahead);
       });
+      const waiting = await whatWaits();
       setClock(Date.now());
       setState((before) => ({ ...before, phase: "open", view, ahead, waiting, notTaken, full, says: "" }));
       return;
@@ -75,6 +78,7 @@ export function usePhone() {
       const known = await readKept("view");
       return shut(known ? t("phone.notOpen") : "");
     }
+    const waiting = await whatWaits();
     setState((before) => ({
       ...before,
       phase: before.view ? "open" : "shut",
@@ -105,7 +109,7 @@ export function usePhone() {
       const token = location.hash.slice(1);
       if ((await finishForgetting()) && token.length < 20) return shut(t("phone.forgotten"));
       const [view, ahead = 0] = await Promise.all([readKept("view"), readKept("ahead")]).catch(() => []);
-      const waiting = (await readWaiting().catch(() => [])).map(({ what }) => what);
+      const waiting = await whatWaits().catch(() => []);
       if (view) setState((before) => ({ ...before, phase: "open", view, ahead, waiting }));
       if (token.length >= 20) {
         history.replaceState(null, "", location.pathname);
@@ -135,10 +139,16 @@ export function usePhone() {
   /** Keeps what was told, at once, and sends it when it can. */
   const tell = useCallback(
     async (what: Waiting, endsRun = false) => {
+      setState((before) => ({ ...before, keeping: [...before.keeping, what] }));
       const full = await failed(() => keepWaiting(what, endsRun));
       // No room to keep it: it goes now, or is lost with this page, which is said.
       if (full) await send(what);
-      setState((before) => ({ ...before, waiting: [...before.waiting, what], full: before.full || full }));
+      setState((before) => ({
+        ...before,
+        waiting: [...before.waiting, what],
+        keeping: before.keeping.filter((other) => other !== what),
+        full: before.full || full,
+      }));
       await refresh();
     },
     [refresh],
@@ -157,7 +167,9 @@ export function usePhone() {
 
   /** By the clinic's clock, as far as the phone knows it. */
   const now = new Date(clock + state.ahead).toISOString();
-  return { ...state, now, open, tell, forget, readNotTaken };
+  /** What the clinic has not been told, whether it is kept by now or not. */
+  const waiting = [...state.waiting, ...state.keeping];
+  return { ...state, waiting, keeping: state.keeping.length > 0, now, open, tell, forget, readNotTaken };
 }
 
 const forgetting = "stair-phone-forget";
@@ -169,6 +181,9 @@ async function finishForgetting(): Promise<boolean> {
   if (answer.ok || answer.problem.status === 401) localStorage.removeItem(forgetting);
   return true;
 }
+
+/** What waits by now. Asked last before it is shown, so that an answer from before something was told never follows that. */
+const whatWaits = async () => (await readWaiting()).map(({ what }) => what);
 
 /** Whether something could not be kept on the phone. */
 async function failed(work: () => Promise<void>): Promise<boolean> {

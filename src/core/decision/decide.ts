@@ -10,17 +10,17 @@ import { beyondLimit } from "./rules/beyond-limit";
 import { ease } from "./rules/ease";
 import { hold } from "./rules/hold";
 import { plateau } from "./rules/plateau";
+import { reasonsAgainstStep, type Unmet } from "./rules/step-condition";
 import { stepUp, wait } from "./rules/step-up";
 import { stop } from "./rules/stop";
 
 /** Stored with every signed decision; raised whenever a rule can answer differently. */
 export const engineVersion = "2.6.0";
 
-/** The rules in their order: the first that finds something decides. */
-const rules: readonly ((view: RecordView) => Finding | null)[] = [
-  stop,
-  beyondLimit,
-  ease,
+/** The rules in their order: the first that finds something decides. First what takes something away. */
+const taking: readonly ((view: RecordView) => Finding | null)[] = [stop, beyondLimit, ease];
+/** Then what weighs a step up, by every reason against one. */
+const weighing: readonly ((view: RecordView, against: readonly Unmet[]) => Finding | null)[] = [
   wait,
   stepUp,
   plateau,
@@ -47,8 +47,13 @@ export function decide(
   book: DemandBook = labelBook,
 ): Proposal {
   const view = viewRecord(input, judged, book);
-  for (const rule of rules) {
+  for (const rule of taking) {
     const finding = rule(view);
+    if (finding) return { ...withNotes(finding, view), engineVersion };
+  }
+  const against = reasonsAgainstStep(view);
+  for (const rule of weighing) {
+    const finding = rule(view, against);
     if (finding) return { ...withNotes(finding, view), engineVersion };
   }
   throw new Error("the hold rule answers everything");

@@ -32,7 +32,7 @@ export interface DayJudgement {
   readonly swellingMore: boolean;
   /** The swelling was graded by a clinician, and not only reported. */
   readonly effusionUp: boolean;
-  /** What was done of the sets that decide, beside what was asked; null where the dose counts nothing. */
+  /** What was done of the sets that decide, beside what was asked, where it is short; null at the top, and where the dose counts nothing. */
   readonly work: WorkDone | null;
   /** Pain before lay above the school's go band already. */
   readonly soreStart: boolean;
@@ -121,6 +121,7 @@ export function judgeDay(day: TrainingDay, context: DayContext): DayJudgement {
   const cap = dosePolicy(context.dose.policy).effortCap;
   const swellingMore = report?.swelling === "more" || effusionUp;
   const faults = sets.flatMap((set) => set.faults.filter((fault) => fault.severity === "marked"));
+  const atTop = enoughSets(sets, context) && !easier && sets.every((set) => reachesTop(set, context));
   const asksForce = !!context.dose.effort && context.maximumN !== null;
   return {
     date: day.date,
@@ -139,11 +140,11 @@ export function judgeDay(day: TrainingDay, context: DayContext): DayJudgement {
     painNextDay: report ? nextDayPain(report, context.school) : null,
     swellingMore,
     effusionUp,
-    work: workDone(sets, context),
+    work: atTop ? null : workDone(sets, context),
     soreStart: day.painBefore > painSchool(context.school).goMax,
     effort,
     effortWithinCap: cap === null || effort <= cap,
-    atTop: enoughSets(sets, context) && !easier && sets.every((set) => reachesTop(set, context)),
+    atTop,
     belowBottom: fallsBelow(sets, context),
     easierThanPrescribed: easier,
     otherSideBelowBottom: fallsBelow(others, context),
@@ -256,17 +257,17 @@ function enoughSets(sets: readonly SetRecord[], { dose, involvedSide }: DayConte
 }
 
 function reachesTop(set: SetRecord, { dose, maximumN }: DayContext): boolean {
-  const done: [number | undefined, number | undefined][] = [
-    [cleanReps(set), dose.reps?.top],
-    [set.holdSeconds ?? 0, dose.hold?.top],
-    [set.contacts ?? 0, dose.contacts?.top],
-    [set.minutes ?? 0, dose.minutes],
-    forceReached(set, dose, maximumN),
-  ];
-  return done.every(
-    ([value, wanted]) => value === undefined || wanted === undefined || value >= wanted - 1e-9,
+  return (
+    (!dose.reps || reaches(cleanReps(set), dose.reps.top)) &&
+    reaches(set.holdSeconds ?? 0, dose.hold?.top) &&
+    reaches(set.contacts ?? 0, dose.contacts?.top) &&
+    reaches(set.minutes ?? 0, dose.minutes) &&
+    reaches(...forceReached(set, dose, maximumN))
   );
 }
+
+const reaches = (done: number | undefined, wanted: number | undefined): boolean =>
+  done === undefined || wanted === undefined || done >= wanted - 1e-9;
 
 /**
  * What was pushed and what the band asks at least, newtons. Where no maximum is known, effort by feel stands for it: 7 of 10

@@ -17,12 +17,10 @@ const muchEffusion = 3;
  * Source: common practice; effusion Adams 2012, recalled.
  */
 export function ceilings(view: RecordView): Evidence[] {
-  const { input, today } = view;
-  const pain = lastPain(view);
-  const isRecent = pain !== null && daysBetween(pain.on, today) <= countsDays;
+  const { input } = view;
   const { weeklyMeanRise: rise = 0, effusion } = input;
   return [
-    ...(isRecent && pain.pain >= tooMuchPain ? [evidence("pain-ceiling", { pain: pain.pain }, pain.on)] : []),
+    ...painCeiling(view),
     ...(rise > meanMayRise ? [evidence("mean-rising", { rise: Math.round(rise * 10) / 10 })] : []),
     ...(effusion && effusion.grade >= muchEffusion ? [evidence("effusion-high")] : []),
   ];
@@ -41,12 +39,22 @@ export function effusionBars({ input: { effusion, exercise, prescription } }: Re
   return effusion.grade >= someEffusion && isHard ? [evidence("effusion-some")] : [];
 }
 
-/** The last known pain on waking or before a session: the plan's where it is told, else of this item's own days. */
-function lastPain({ input, allDays }: RecordView): { pain: number; on: string } | null {
-  if (input.lastPain) return input.lastPain;
+function painCeiling(view: RecordView): Evidence[] {
+  const last = lastPain(view);
+  if (!last || last.pain < tooMuchPain) return [];
+  const on = addDays(last.from, last.daysOn);
+  return daysBetween(on, view.today) <= countsDays ? [evidence("pain-ceiling", { pain: last.pain }, on)] : [];
+}
+
+/**
+ * The last known pain on waking or before a session: the plan's where it is told, else of this item's own days; felt so many days
+ * after a date.
+ */
+function lastPain({ input, allDays }: RecordView): { pain: number; from: string; daysOn: number } | null {
+  if (input.lastPain) return { pain: input.lastPain.pain, from: input.lastPain.on, daysOn: 0 };
   const day = allDays.at(-1);
   if (!day) return null;
   return day.painNextDay === null
-    ? { pain: day.painBefore, on: day.date }
-    : { pain: day.painNextDay, on: addDays(day.date, 1) };
+    ? { pain: day.painBefore, from: day.date, daysOn: 0 }
+    : { pain: day.painNextDay, from: day.date, daysOn: 1 };
 }

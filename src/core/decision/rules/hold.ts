@@ -1,12 +1,11 @@
 import type { Finding } from "~/core/decision/record/decide-input";
 import { evidence, type Evidence } from "~/core/decision/record/evidence";
 import type { RecordView } from "~/core/decision/record/record-view";
-import { stepConditions, type Unmet } from "./step-condition";
+import type { Unmet } from "./step-condition";
 
 /** Hold: every reason against a step up, the one nearest to being solved first; that one names the rule. */
-export function hold(view: RecordView): Finding {
-  const reasons = stepConditions
-    .flatMap((condition) => condition.unmet(view))
+export function hold(_view: RecordView, against: readonly Unmet[]): Finding {
+  const reasons = against
     .map((reason, order) => ({ ...reason, order }))
     .sort((a, b) => a.nearestDays - b.nearestDays || a.order - b.order)
     .map((reason: Unmet): Evidence => reason.evidence);

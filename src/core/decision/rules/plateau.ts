@@ -3,7 +3,7 @@ import { daysBetween, localDay } from "~/core/schedule/local-day";
 import type { Finding } from "~/core/decision/record/decide-input";
 import { evidence } from "~/core/decision/record/evidence";
 import type { RecordView } from "~/core/decision/record/record-view";
-import { stepConditions } from "./step-condition";
+import type { Unmet } from "./step-condition";
 
 const noStepDays = 21;
 const noEaseDays = 14;
@@ -19,7 +19,7 @@ const offers = ["more-volume", "another-variant", "referral"] as const;
  * Offers more volume first, then another variant, then referral; the record says what was offered before.
  * Source: common practice.
  */
-export function plateau(view: RecordView): Finding | null {
+export function plateau(view: RecordView, against: readonly Unmet[]): Finding | null {
   const { input, days, lastChange, today, prescribedOn } = view;
   // Nothing is left to turn in this stage: what is missing is good days, or the gate.
   if (!dosePolicy(input.prescription.dose.policy).steps || view.next.found !== "change") return null;
@@ -31,8 +31,7 @@ export function plateau(view: RecordView): Finding | null {
   const easedRecently = lastChange?.direction === "easier" && since(lastChange.at) < noEaseDays;
   if (noStepFor < noStepDays || easedRecently) return null;
   if (input.leftAsIsAt && since(input.leftAsIsAt) < askedAgainAfterDays) return null;
-  const inTheWay = stepConditions.flatMap(({ unmet }) => unmet(view)).map((reason) => reason.evidence.code);
-  if (inTheWay.some((code) => !noObstacle.has(code))) return null;
+  if (against.some((reason) => !noObstacle.has(reason.evidence.code))) return null;
   const offered = input.changes.filter((change) => change.direction === "other").length;
   const offer = offers[Math.min(offered, offers.length - 1)] ?? "referral";
   return {

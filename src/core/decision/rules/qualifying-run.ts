@@ -26,7 +26,10 @@ const unreportedThatBreak = 2;
 export function qualifyingRun(view: RecordView): QualifyingRun {
   const closed = view.days.filter((day) => day.state !== "open");
   const plain = backwards(closed, (day) => dayQualifies(day, { withHoldBand: false }));
-  if (view.input.school !== "monitored") return { have: plain.length, days: plain, byHoldBand: false };
+  // Nothing is left for the longer rule to let count.
+  const isWhole = plain.length === closed.length;
+  if (view.input.school !== "monitored" || isWhole)
+    return { have: plain.length, days: plain, byHoldBand: false };
   const extended = backwards(closed, (day) => dayQualifies(day, { withHoldBand: true }));
   const long = longEnough(extended);
   return long && extended.length > plain.length && !isRising(long)

@@ -94,6 +94,10 @@ export const stepConditions: readonly StepCondition[] = [
   { code: "next-knob", unmet: nextKnob },
 ];
 
+/** Every reason against stepping up, in the order of the conditions; none where nothing stands in the way. */
+export const reasonsAgainstStep = (view: RecordView): readonly Unmet[] =>
+  stepConditions.flatMap(({ unmet }) => unmet(view));
+
 function run(view: RecordView): Unmet[] {
   if (view.allDays.length === 0) return [{ evidence: evidence("no-session"), nearestDays: 1 }];
   const [{ have, days }, need] = [qualifyingRun(view), neededDays(view)];
@@ -156,11 +160,13 @@ function settling(view: RecordView): Unmet[] {
   const { settlingTrainingDays } = policy(view);
   const sessionsLeft = settlingTrainingDays - view.days.length;
   const reasons: Unmet[] = [];
-  const longest = [settlingSince(view), weekSinceStep(view)].reduce((a, b) =>
+  const { on, settlingDays, daysLeft } = [settlingSince(view), weekSinceStep(view)].reduce((a, b) =>
     b.daysLeft > a.daysLeft ? b : a,
   );
-  if (longest.daysLeft > 0)
-    reasons.push({ evidence: evidence("settling", { ...longest }), nearestDays: longest.daysLeft });
+  if (daysLeft > 0) {
+    const values = { daysLeft, settlingDays, until: addDays(on, settlingDays) };
+    reasons.push({ evidence: evidence("settling", values), nearestDays: daysLeft });
+  }
   if (sessionsLeft > 0) {
     const nearestDays = sessionsLeft * usualDaysBetweenSessions;
     reasons.push({ evidence: evidence("settling-days", { sessionsLeft }), nearestDays });
@@ -170,7 +176,7 @@ function settling(view: RecordView): Unmet[] {
 
 /** How long something has to settle from a local date on. */
 function settlingFrom(on: string, settlingDays: number, today: string) {
-  return { daysLeft: settlingDays - daysBetween(on, today), settlingDays, until: addDays(on, settlingDays) };
+  return { on, settlingDays, daysLeft: settlingDays - daysBetween(on, today) };
 }
 
 function settlingSince({ input, prescribedOn, today }: RecordView) {

@@ -4,13 +4,15 @@ import { withOpenDaysFine, type RecordView } from "~/core/decision/record/record
 import { endMeans, qualifyingRun, spans } from "./qualifying-run";
 import { neededDays } from "./due-days";
 import { loadJump } from "~/core/progression/load-jump";
-import { closesLane, stepConditions } from "./step-condition";
+import { closesLane, reasonsAgainstStep, type Unmet } from "./step-condition";
 
 /** Wait: the day that would complete a step up is still open. */
-export function wait(view: RecordView): Finding | null {
-  if (canStep(view)) return null;
+export function wait(view: RecordView, against: readonly Unmet[]): Finding | null {
+  if (canStep(view, against)) return null;
   const open = view.days.filter((day) => day.state === "open");
-  if (open.length === 0 || !canStep(withOpenDaysFine(view))) return null;
+  if (open.length === 0) return null;
+  const fine = withOpenDaysFine(view);
+  if (!canStep(fine, reasonsAgainstStep(fine))) return null;
   return {
     outcome: "wait",
     rule: "wait-next-day",
@@ -19,8 +21,8 @@ export function wait(view: RecordView): Finding | null {
 }
 
 /** Step up: every condition is met; the next knob is turned, or the lane is ready for the next stage. */
-export function stepUp(view: RecordView): Finding | null {
-  if (!canStep(view)) return null;
+export function stepUp(view: RecordView, against: readonly Unmet[]): Finding | null {
+  if (!canStep(view, against)) return null;
   const { next } = view;
   if (next.found === "change") {
     const { knob, kind } = next.change;
@@ -57,10 +59,8 @@ export function asFarAsStageGoes(view: RecordView): boolean {
   return qualifyingRun(view).have >= neededDays(view);
 }
 
-function canStep(view: RecordView): boolean {
-  const { next } = view;
-  const open = next.found === "change" || next.found === "spent" || closesLane(next);
-  return open && stepConditions.every((condition) => condition.unmet(view).length === 0);
+function canStep({ next }: RecordView, against: readonly Unmet[]): boolean {
+  return against.length === 0 && (next.found === "change" || next.found === "spent" || closesLane(next));
 }
 
 function goodDays(view: RecordView): Evidence[] {

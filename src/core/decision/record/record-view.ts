@@ -98,30 +98,31 @@ export function reachedAt(
 
 /** The input without what came after its `now`: later changes, answers, clearances and signals. */
 function knownAt(input: DecideInput): DecideInput {
-  const { now, answeredAt, leftAsIsAt, clearedAt, ...rest } = input;
-  const seen = (at: string | undefined): at is string => at !== undefined && !after(at, now);
-  return {
-    ...rest,
-    now,
+  const { now } = input;
+  const isLater = (at: string | undefined) => at !== undefined && after(at, now);
+  const known: { -readonly [K in keyof DecideInput]: DecideInput[K] } = {
+    ...input,
     changes: inOrder(input.changes, (change) => change.at, now),
     stopSignals: inOrder(input.stopSignals, (signal) => signal.raisedAt, now).map(
-      ({ clearedAt: cleared, ...signal }) => ({
+      ({ clearedAt, ...signal }) => ({
         ...signal,
-        ...(seen(cleared) ? { clearedAt: cleared } : {}),
+        ...(clearedAt === undefined || isLater(clearedAt) ? {} : { clearedAt }),
       }),
     ),
-    ...(seen(answeredAt) ? { answeredAt } : {}),
-    ...(seen(leftAsIsAt) ? { leftAsIsAt } : {}),
-    ...(seen(clearedAt) ? { clearedAt } : {}),
   };
+  if (isLater(known.answeredAt)) delete known.answeredAt;
+  if (isLater(known.leftAsIsAt)) delete known.leftAsIsAt;
+  if (isLater(known.clearedAt)) delete known.clearedAt;
+  return known;
 }
 
 /** Entries up to an instant, oldest first. */
 function inOrder<T>(entries: readonly T[], instant: (entry: T) => string, now: string): T[] {
   const until = Date.parse(now);
-  return entries
+  const seen = entries.filter((entry) => Date.parse(instant(entry)) <= until);
+  if (seen.length < 2) return seen;
+  return seen
     .map((entry) => ({ entry, at: Date.parse(instant(entry)) }))
-    .filter(({ at }) => at <= until)
     .sort((a, b) => a.at - b.at)
     .map(({ entry }) => entry);
 }

@@ -30,8 +30,9 @@ export function dueDays(view: RecordView): DayJudgement[] {
   const need = neededDays(view);
   const due: DayJudgement[] = [];
   let good = 0;
-  for (const day of [...allDays].reverse()) {
-    if (good >= need) break;
+  for (let i = allDays.length - 1; i >= 0 && good < need; i -= 1) {
+    const day = allDays[i];
+    if (!day) break;
     if (after(day.arrivedAt, input.answeredAt)) due.push(day);
     if (isGood(day)) good += 1;
   }

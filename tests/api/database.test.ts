@@ -140,7 +140,7 @@ describe("how the hot statements reach their rows", () => {
   const now = "2026-03-10T09:00:00.000Z";
 
   it.each([
-    ["raising a version", (db: Queryable) => bumpVersion(db, clinic, fencer)],
+    ["raising a version", (db: Queryable) => bumpVersion(db, clinic, fencer, now)],
     ["locking an episode", (db: Queryable) => lockEpisode(db, clinic, fencer)],
     ["dropping a session's draft", (db: Queryable) => dropSessionDraft(db, clinic, fencer, uuid())],
     ["dropping an intake's draft", (db: Queryable) => dropDraft(db, clinic, uuid())],

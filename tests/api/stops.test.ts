@@ -2,7 +2,7 @@ import mysql from "mysql2/promise";
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { v7 as uuid } from "uuid";
 import { someIntake } from "~tests/builders/intake";
-import { signedIn, type Client, type Reply } from "~tests/harness/client";
+import { Client, signedIn, type Reply } from "~tests/harness/client";
 import { startServers, type Servers } from "~tests/harness/servers";
 
 /** Stop signals belong to the person, and stay until a clinician clears them in writing. */
@@ -155,6 +155,24 @@ describe("a signal that halts everything", () => {
     expect((await client.post(at("signal-clearances"), { ...clearing, id: uuid() })).status).toBe(201);
     expect((await stairOf(second)).signals).toEqual([]);
     expect(outcomeOf(await stairOf(second), "bridge")).not.toMatchObject({ outcome: "stop" });
+  });
+
+  it("a block that was told on a phone stops the exercise in the other episode too", async () => {
+    const second = uuid();
+    const items = [{ id: uuid(), exerciseId: "bridge", variantId: "bridge-two-legs" }];
+    expect((await client.post("/api/intakes", intakeOf(second, { beside: knee, items }))).status).toBe(201);
+    const { token } = (await client.post(at("phones"), undefined)).body as { token: string };
+    const phone = new Client(servers.urls[0] as string);
+    expect((await phone.post("/api/phone/openings", { token })).status).toBe(200);
+    const told = {
+      ...session(bridge, { id: uuid(), sentAt: now }, { limit: { kind: "block" } }),
+      occurredAt: now,
+    };
+    const reply = await phone.post("/api/phone/sessions", told);
+    expect(reply.body.problems ?? []).toEqual([]);
+    const there = await stairOf(second);
+    expect(there.signals).toMatchObject([{ code: "pinch-or-block", elsewhere: { episodeId: knee } }]);
+    expect(outcomeOf(there, "bridge")).toMatchObject({ outcome: "stop" });
   });
 
   it("keeps a second episode from beginning", async () => {

@@ -85,11 +85,11 @@ export async function reloadAfter(
   appended: FactName,
 ): Promise<{ after: LoadedCase; keep: () => void }> {
   const [altered] = facts[appended].changesHead ? await findEpisodes(db, clinicId, [before.head.id]) : [];
-  const head = altered ?? { ...before.head, version: before.head.version + 1 };
+  const { zone, asOf } = before.file;
+  const head = altered ?? { ...before.head, version: before.head.version + 1, writtenAt: asOf };
   const parts = await rereadParts(db, clinicId, head.id, before.parts, appended);
   const definitions = await definitionsBehind(db, clinicId, [head.pathwayHash, ...parts.hashes]);
   const made = madeOf(head, parts, definitions);
-  const { zone, asOf } = before.file;
   return {
     after: judgedAt(head, made, zone, asOf),
     keep: () => void kept.set(keyOf(clinicId, head.id), { version: head.version, made }),

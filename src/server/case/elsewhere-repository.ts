@@ -6,6 +6,7 @@ import type { CaseSignal } from "~/core/case/case-file";
 import { stoppingPinch } from "~/core/decision/rules/stop";
 import { pinchGrade } from "~/core/response/judge-day";
 import type { SetRecord } from "~/core/response/session-record";
+import { t } from "~/messages/say";
 import { fromDatabaseJson, fromDatabaseTime, type Queryable } from "~/server/db/connection";
 import { circumstances } from "~/server/facts/circumstances";
 import { clearances } from "~/server/facts/clearances";
@@ -156,7 +157,7 @@ async function readPinches(
     `SELECT s.episode_id, s.id AS session_id, t.item_id, s.received_at, f.name, t.body
        FROM sessions s
        JOIN session_sets t ON t.clinic_id = s.clinic_id AND t.session_id = s.id
-       JOIN staff f ON f.clinic_id = s.clinic_id AND f.id = s.recorded_by
+       LEFT JOIN staff f ON f.clinic_id = s.clinic_id AND f.id = s.recorded_by
       WHERE s.clinic_id = ? AND s.episode_id IN (?)
         AND JSON_VALUE(t.body, '$.limit.kind') IN ('pinch', 'block')
       ORDER BY s.received_at, t.position`,
@@ -170,7 +171,7 @@ async function readPinches(
       sessionId: String(row["session_id"]),
       itemId: String(row["item_id"]),
       at: fromDatabaseTime(row["received_at"]),
-      by: String(row["name"]),
+      by: row["name"] === null ? t("told.onPhone") : String(row["name"]),
     };
     const list = found.get(episodeId) ?? [];
     const isNew = !list.some(

@@ -17,6 +17,8 @@ export interface EpisodeHead {
   readonly targetOn: string | null;
   readonly pathwayHash: string;
   readonly startedAt: string;
+  /** The instant of the last write into it. */
+  readonly writtenAt: string;
   /** When it was discharged; null while it goes on. */
   readonly endedAt: string | null;
   /** Since when it rests. */
@@ -34,7 +36,7 @@ export interface EpisodeHead {
 }
 
 const headColumns = `
-  e.id, e.person_id, e.version, e.diagnosis_text, e.involved_side, e.onset_on, e.surgery_on, e.graft, e.target_on, e.pathway_hash, e.started_at, e.ended_at,
+  e.id, e.person_id, e.version, e.diagnosis_text, e.involved_side, e.onset_on, e.surgery_on, e.graft, e.target_on, e.pathway_hash, e.started_at, e.written_at, e.ended_at,
   e.paused_at, e.held_by, (SELECT h.name FROM staff h WHERE h.clinic_id = e.clinic_id AND h.id = e.held_by) AS held_by_name,
   p.given_name, p.family_name, p.born_on, p.activity, p.norm_group, p.contact`;
 
@@ -92,14 +94,21 @@ export async function episodesOfPerson(db: Queryable, clinicId: string, id: stri
   return rows.map((row) => String(row["id"]));
 }
 
-/** Locks some heads one after the other, so that two who write into episodes of one person wait for each other. */
-export async function lockHeads(db: Queryable, clinicId: string, ids: readonly string[]): Promise<void> {
+/**
+ * Locks some heads one after the other, so that two who write into episodes of one person wait for each other.
+ *
+ * @returns the instants of the last writes into them
+ */
+export async function lockHeads(db: Queryable, clinicId: string, ids: readonly string[]): Promise<string[]> {
+  const writtenAt: string[] = [];
   for (const id of ids) {
-    await db.execute(
-      "SELECT id FROM episodes FORCE INDEX (PRIMARY) WHERE clinic_id = ? AND id = ? FOR UPDATE",
+    const [rows] = await db.execute<RowDataPacket[]>(
+      "SELECT written_at FROM episodes FORCE INDEX (PRIMARY) WHERE clinic_id = ? AND id = ? FOR UPDATE",
       [clinicId, id],
     );
+    writtenAt.push(...rows.map((row) => fromDatabaseTime(row["written_at"])));
   }
+  return writtenAt;
 }
 
 /** Raises the version of the person's other episodes, one by one, so that nothing kept of them outlives what was written. */
@@ -108,22 +117,23 @@ export async function bumpSiblings(
   clinicId: string,
   personId: string,
   id: string,
+  at: string,
 ): Promise<void> {
   const [rows] = await db.execute<RowDataPacket[]>(
     "SELECT id FROM episodes WHERE clinic_id = ? AND person_id = ? AND id <> ? ORDER BY id",
     [clinicId, personId, id],
   );
-  for (const row of rows) await bumpVersion(db, clinicId, String(row["id"]));
+  for (const row of rows) await bumpVersion(db, clinicId, String(row["id"]), at);
 }
 
 /**
- * Raises the version after a write to the episode. Every other index of the table begins with the clinic as well; on a
+ * Raises the version after a write to the episode, and says when that was. Every other index of the table begins with the clinic as well; on a
  * small or young table the optimizer may take one of them and lock the heads of the whole clinic.
  */
-export async function bumpVersion(db: Queryable, clinicId: string, id: string): Promise<void> {
+export async function bumpVersion(db: Queryable, clinicId: string, id: string, at: string): Promise<void> {
   await db.execute(
-    "UPDATE episodes FORCE INDEX (PRIMARY) SET version = version + 1 WHERE clinic_id = ? AND id = ?",
-    [clinicId, id],
+    "UPDATE episodes FORCE INDEX (PRIMARY) SET version = version + 1, written_at = ? WHERE clinic_id = ? AND id = ?",
+    [toDatabaseTime(at), clinicId, id],
   );
 }
 
@@ -198,8 +208,8 @@ export async function insertEpisode(db: Queryable, clinicId: string, episode: Ne
   await db.execute(
     `INSERT INTO episodes
        (clinic_id, id, person_id, region, diagnosis_text, involved_side, onset_on, surgery_on, graft, target_on,
-        pathway_hash, started_at, held_by)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+        pathway_hash, started_at, written_at, held_by)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
     [
       clinicId,
       episode.id,
@@ -212,6 +222,7 @@ export async function insertEpisode(db: Queryable, clinicId: string, episode: Ne
       episode.graft ?? null,
       episode.targetOn ?? null,
       episode.pathwayHash,
+      toDatabaseTime(episode.startedAt),
       toDatabaseTime(episode.startedAt),
       episode.heldBy,
     ],
@@ -260,6 +271,7 @@ function toHead(row: RowDataPacket): EpisodeHead {
     targetOn: row["target_on"],
     pathwayHash: row["pathway_hash"],
     startedAt: fromDatabaseTime(row["started_at"]),
+    writtenAt: fromDatabaseTime(row["written_at"]),
     endedAt: row["ended_at"] === null ? null : fromDatabaseTime(row["ended_at"]),
     pausedAt: row["paused_at"] === null ? null : fromDatabaseTime(row["paused_at"]),
     heldBy: row["held_by"] === null ? null : { id: row["held_by"], name: row["held_by_name"] },

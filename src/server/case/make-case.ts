@@ -12,6 +12,7 @@ import type { Restriction } from "~/core/limit/restriction";
 import { reviewCase, type CaseReview } from "~/core/review/review-case";
 import { ageYears } from "~/core/schedule/age-years";
 import { localDay } from "~/core/schedule/local-day";
+import { laterOf } from "~/core/schedule/next-instant";
 import { check } from "~/core/schema/check";
 import type { Voided, VoidedKind } from "~/core/schema/voided";
 import { changesOfIntakes, conditionsOfAge, conditionsOver } from "./conditions-of";
@@ -40,8 +41,9 @@ export type MadeCase = Pick<LoadedCase, "file" | "circumstances" | "parts">;
 const without = <T extends object, K extends keyof T>(fact: T, ...keys: K[]): Omit<T, K> =>
   Object.fromEntries(Object.entries(fact).filter(([key]) => !keys.includes(key as K))) as Omit<T, K>;
 
-/** A made case as it stands at an instant in a zone. */
-export function judgedAt(head: EpisodeHead, made: MadeCase, zone: string, asOf: string): LoadedCase {
+/** A made case as it stands at an instant in a zone; not before what was written into it last, should the clock be behind that. */
+export function judgedAt(head: EpisodeHead, made: MadeCase, zone: string, clock: string): LoadedCase {
+  const asOf = laterOf(clock, head.writtenAt);
   const { bornOn, normGroup } = head.person;
   const person = {
     ageYears: ageYears(bornOn, localDay(asOf, zone)),

@@ -1,6 +1,11 @@
 import type { RowDataPacket } from "mysql2";
 import type { Calls } from "~/contract/clinic";
-import { fromDatabaseJson, toDatabaseTime, type Queryable } from "~/server/db/connection";
+import {
+  fromDatabaseJson,
+  fromDatabaseTimeOrNull,
+  toDatabaseTime,
+  type Queryable,
+} from "~/server/db/connection";
 
 /** Columns that say whom a clinic `c` calls, for `callsOf`. */
 export const callsOfClinic = `c.call_whom,
@@ -11,6 +16,16 @@ export function callsOf(row: RowDataPacket): Calls {
   if (row["calls"] !== null) return fromDatabaseJson<Calls>(row["calls"]);
   const words = String(row["call_whom"]);
   return { emergency: words, "same-day": words, soon: words, review: words };
+}
+
+/** Locks what the clinic calls by until it is set anew. @returns the instant of the last setting, or null */
+export async function lockCalls(db: Queryable, clinicId: string): Promise<string | null> {
+  await db.execute("SELECT id FROM clinics WHERE id = ? FOR UPDATE", [clinicId]);
+  const [rows] = await db.execute<RowDataPacket[]>(
+    "SELECT MAX(at) AS last FROM call_settings WHERE clinic_id = ?",
+    [clinicId],
+  );
+  return fromDatabaseTimeOrNull(rows[0]?.["last"]);
 }
 
 /** The setting with this id, or null. */

@@ -6,7 +6,8 @@ import { now } from "~/server/clock";
 import { inTransaction, isDuplicate } from "~/server/db/transaction";
 import { isKnownTwin, type Sent } from "~/server/receipt/known-twin";
 import { keepReceipt } from "~/server/receipt/receipt-repository";
-import { findCalls, insertCalls } from "./calls-repository";
+import { nextInstant } from "~/core/schedule/next-instant";
+import { findCalls, insertCalls, lockCalls } from "./calls-repository";
 
 /** Whom the clinic calls, and whether this person may set it. */
 export function readCalls(staff: StaffContext): CallsView {
@@ -25,12 +26,13 @@ export async function setCalls(staff: StaffContext, body: CallsBody): Promise<Ca
 }
 
 function writeCalls(staff: StaffContext, body: CallsBody): Promise<CallsWritten> {
-  const at = now();
   const sent: Sent = { id: body.id, kind: "calls", episodeId: null, body };
   return inTransaction(async (db) => {
     await isKnownTwin(db, staff.clinicId, sent);
     const twin = await findCalls(db, staff.clinicId, body.id);
     if (twin) return { id: body.id, repeated: true, calls: twin };
+    const last = await lockCalls(db, staff.clinicId);
+    const at = last === null ? now() : nextInstant(now(), last);
     await insertCalls(db, staff, body, at);
     await keepReceipt(db, staff, sent, at);
     await writeAudit(db, staff, { action: "set-calls", kind: "call_settings", id: body.id }, at);

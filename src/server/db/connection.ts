@@ -1,4 +1,4 @@
-import mysql, { type Pool, type PoolConnection, type PoolOptions } from "mysql2/promise";
+import mysql, { type Pool, type PoolConnection, type PoolOptions, type RowDataPacket } from "mysql2/promise";
 
 /** Settings every connection shares: UTC, dates as text, a bounded number of connections. */
 export function poolOptions(url: string): PoolOptions {
@@ -24,9 +24,10 @@ export function pool(): Pool {
   return shared;
 }
 
-/** Asks the database for a sign of life; throws when there is none. */
-export async function databaseAnswers(): Promise<void> {
-  await pool().query("SELECT 1");
+/** Asks the database what time it is; throws when it does not answer. @returns ISO instant */
+export async function databaseClock(): Promise<string> {
+  const [rows] = await pool().query<RowDataPacket[]>("SELECT UTC_TIMESTAMP(3) AS at");
+  return fromDatabaseTime(String(rows[0]?.["at"]));
 }
 
 /** Closes the pool; for the end of a process. */

@@ -1,4 +1,5 @@
 import { episodeState } from "~/core/episode/episode-turn";
+import { laterOf, nextInstant } from "~/core/schedule/next-instant";
 import { t } from "~/messages/say";
 import { writeAudit } from "~/server/audit/audit-repository";
 import type { Writer } from "~/server/writer";
@@ -42,7 +43,7 @@ export interface Fact {
 
 /**
  * Writes one fact into an episode: locks its head, answers a repeated id with what stands, otherwise appends, raises the
- * version, and notes it in the audit log. What the answer shows is made before anything is committed: what could not
+ * version, and notes it in the audit log. Its instant lies after that of every write before, whatever the clock says. What the answer shows is made before anything is committed: what could not
  * be shown afterwards is not written. All or nothing.
  *
  * @param view what the answer shows of the episode as it stands then
@@ -55,14 +56,14 @@ export async function writeInto<A>(
   append: (scope: WriteScope) => Promise<void>,
   view: (loaded: LoadedCase) => A,
 ): Promise<{ repeated: boolean; seen: A }> {
-  const at = now();
   const sent: Sent = { id: body.id.toLowerCase(), kind: of, episodeId, body };
   const isOfPerson = facts[of].ofPerson === true;
   const ofPerson = isOfPerson ? await episodesOfPerson(pool(), writer.clinicId, episodeId) : [];
   const written = await inTransaction(async (db) => {
-    await lockHeads(db, writer.clinicId, ofPerson);
+    const before = await lockHeads(db, writer.clinicId, ofPerson);
     const head = await lockEpisode(db, writer.clinicId, episodeId);
     if (!head) throw notFound();
+    const at = nextInstant(now(), [...before, head.writtenAt].reduce(laterOf));
     if (await isWritten(db, writer, sent, of)) return null;
     if (facts[of].whileResting !== true && evenResting !== true) refuseWhileResting(head);
     const [loaded] = await loadCases(db, writer.clinicId, writer.zone, [head], at);
@@ -71,8 +72,8 @@ export async function writeInto<A>(
     const writing: Writing = { clinicId, staffId, episodeId, at, ...(phoneId ? { phoneId } : {}) };
     await append({ db, writing, loaded });
     await keepReceipt(db, writer, sent, at);
-    await bumpVersion(db, writer.clinicId, episodeId);
-    if (isOfPerson) await bumpSiblings(db, writer.clinicId, head.personId, episodeId);
+    await bumpVersion(db, writer.clinicId, episodeId, at);
+    if (isOfPerson) await bumpSiblings(db, writer.clinicId, head.personId, episodeId, at);
     await writeAudit(db, writer, { action, kind: facts[of].table, id: body.id, episodeId }, at);
     const { after, keep } = await reloadAfter(db, writer.clinicId, loaded, of);
     return { keep, after, seen: shown(view, after, loaded) };

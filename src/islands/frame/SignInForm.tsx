@@ -40,7 +40,7 @@ export default function SignInForm({ email, onDone }: Props) {
     setProblem(answer.problem);
   });
   return (
-    <form onSubmit={submit} method="post" className="flex flex-col gap-4" noValidate>
+    <form onSubmit={submit} method="dialog" className="flex flex-col gap-4" noValidate>
       <ProblemNote problem={problem} />
       <label className={email === undefined ? "flex flex-col gap-1" : "hidden"}>
         <span className="font-medium">{t("signIn.email")}</span>

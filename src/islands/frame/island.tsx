@@ -1,4 +1,5 @@
 import { Component, createRef, type ComponentType, type ReactNode } from "react";
+import { doAgain, earlyFields, type EarlyField } from "./early-taps";
 import IslandStopped from "./IslandStopped";
 import { typedWords } from "./typed-words";
 
@@ -16,11 +17,17 @@ interface State {
 
 /**
  * Stands round every island: when drawing it fails, the rest of the page stays, the person is told, and what stood in
- * its fields is shown to be copied.
+ * its fields is shown to be copied. What was typed or tapped before it was alive is done again.
  */
 class IslandBoundary extends Component<Props, State> {
   override state: State = { stopped: null, typed: "" };
   private readonly box = createRef<HTMLDivElement>();
+  /** What was typed and tapped before it was alive, as it stands when it begins to be. */
+  private readonly early: readonly EarlyField[] = typeof document === "undefined" ? [] : earlyFields();
+
+  override componentDidMount(): void {
+    if (this.box.current) doAgain(this.early, this.box.current);
+  }
 
   static getDerivedStateFromError(error: unknown): Partial<State> {
     return { stopped: error instanceof Error ? error.message : String(error) };

@@ -87,6 +87,7 @@ function SessionPage({ stair: loaded, kept, correcting }: Props) {
   return (
     <FormProvider {...form}>
       <form
+        autoComplete="off"
         onSubmit={sending.submit}
         className="mx-auto flex max-w-7xl flex-col gap-3 px-4 py-3 pb-24"
         noValidate

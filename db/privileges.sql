@@ -35,6 +35,7 @@ GRANT SELECT, INSERT ON clearances TO {{app}};
 GRANT SELECT, INSERT ON audit_log TO {{app}};
 GRANT SELECT, INSERT ON catalogue_changes TO {{app}};
 GRANT SELECT, INSERT ON item_endings TO {{app}};
+GRANT SELECT, INSERT ON item_returns TO {{app}};
 GRANT SELECT, INSERT ON measure_visits TO {{app}};
 GRANT SELECT, INSERT ON passing_settings TO {{app}};
 GRANT SELECT, INSERT ON intakes TO {{app}};

@@ -57,6 +57,7 @@ export const addresses = {
   readPlan: "GET /api/episodes/{id}/plan",
   addItem: "POST /api/episodes/{id}/items",
   endItem: "POST /api/episodes/{id}/endings",
+  putBackItem: "POST /api/episodes/{id}/endings-taken-back",
   arrangePlan: "POST /api/episodes/{id}/arrangements",
   composeList: "POST /api/episodes/{id}/composition",
   setCircumstances: "POST /api/episodes/{id}/circumstances",

@@ -65,6 +65,12 @@ export const PlanItem = Type.Object(
 export type PlanItem = Static<typeof PlanItem>;
 
 /** A patient's plan: what is done, how long it takes, where each item goes next; and the lanes nobody filled. */
+const PlanUndo = Type.Object(
+  { act: oneOf(["put-in", "taken-out"]), itemId: uuid, name: Type.String() },
+  closed,
+);
+export type PlanUndo = Static<typeof PlanUndo>;
+
 export const PlanView = Type.Object(
   {
     episodeId: uuid,
@@ -96,6 +102,8 @@ export const PlanView = Type.Object(
     circumstances: Type.Union([Circumstances, Type.Null()]),
     /** Items that got harder in the last seven days, and the most that is usual. */
     changeBudget: Type.Object({ used: Type.Integer(), limit: Type.Integer() }, closed),
+    /** What was done to the plan last and can be undone, until the next act. */
+    undo: Type.Union([PlanUndo, Type.Null()]),
     maySign: Type.Boolean(),
   },
   closed,
@@ -130,6 +138,9 @@ export type CircumstancesBody = Static<typeof CircumstancesBody>;
 export const EndingBody = Type.Object({ id: uuid, itemId: uuid, reason }, closed);
 export type EndingBody = Static<typeof EndingBody>;
 
+export const PutBackBody = Type.Object({ id: uuid, itemId: uuid }, closed);
+export type PutBackBody = Static<typeof PutBackBody>;
+
 export const PlanWritten = Type.Object({ ...written, plan: PlanView }, closed);
 export type PlanWritten = Static<typeof PlanWritten>;
 
@@ -155,6 +166,16 @@ export const endItem = endpoint({
   says: "Take an item out of the plan",
   roles: signingRoles,
   body: EndingBody,
+  limit: smallLimit,
+  answer: PlanWritten,
+  status: 201,
+});
+
+export const putBackItem = endpoint({
+  name: "putBackItem",
+  says: "Put back what was taken out of the plan by the last act",
+  roles: signingRoles,
+  body: PutBackBody,
   limit: smallLimit,
   answer: PlanWritten,
   status: 201,

@@ -134,6 +134,17 @@ export const RecordEntry = Type.Union([
   ),
   Type.Object(
     {
+      kind: Type.Literal("plan"),
+      at: instant,
+      by: Type.String(),
+      act: oneOf(["put-in", "taken-out", "put-back"]),
+      exercise: Type.String(),
+      reason: Type.Union([Type.String(), Type.Null()]),
+    },
+    closed,
+  ),
+  Type.Object(
+    {
       kind: Type.Literal("word"),
       at: instant,
       by: Type.String(),

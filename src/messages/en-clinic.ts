@@ -202,6 +202,7 @@ export const clinic = {
   "act.take-back-signal": "took a stop signal back",
   "act.add-item": "added an exercise",
   "act.end-item": "took an exercise out",
+  "act.put-back-item": "put an exercise back that was taken out",
   "act.arrange-plan": "arranged the plan",
   "act.set-circumstances": "set week and limits",
   "act.set-school": "set the pain rule",

@@ -54,6 +54,7 @@ export const measures = {
   "record.session": "Session",
   "record.report": "Next day",
   "record.decision": "Decision",
+  "record.plan": "Plan",
   "record.stage": "Stage",
   "record.turn": "Discharge, pause",
   "record.school": "Pain rule",

@@ -64,6 +64,7 @@ describe("another clinic's ids answer 404, at every endpoint that takes one", ()
     }),
     turns: () => ({ id: uuid(), kind: "pause", reason: "because" }),
     endings: () => ({ id: uuid(), itemId: squeezeOf("fencer"), reason: "because" }),
+    "endings-taken-back": () => ({ id: uuid(), itemId: squeezeOf("fencer") }),
     measures: () => ({
       id: uuid(),
       takenOn: "2026-03-10",

@@ -44,6 +44,28 @@ it("an item leaves with its reason", async () => {
   await page.getByTestId("plan-single-leg-stance").waitFor({ state: "detached" });
 });
 
+it("an item taken out by a slip is back by one tap, until the next act", async () => {
+  const { page } = at.person;
+  const names = () =>
+    page
+      .getByRole("button", { name: /^Take out: / })
+      .evaluateAll((buttons) => buttons.map((button) => button.getAttribute("aria-label")));
+  const undo = page.getByTestId("undo");
+  expect(await undo.innerText()).toContain("Single-leg stance was taken out.");
+  const before = await names();
+  await page.getByRole("button", { name: "Take out: Forearm plank" }).click();
+  await page.getByRole("textbox", { name: /Why/ }).fill("Meant another one");
+  await page.keyboard.press("Tab");
+  await page.keyboard.press("Enter");
+  await undo.getByText("Forearm plank was taken out.").waitFor();
+  expect(await names()).toHaveLength(before.length - 1);
+  await undo.getByRole("button", { name: "Undo" }).click();
+  await undo.waitFor({ state: "detached" });
+  expect(await names()).toEqual(before);
+  // The focus is not lost with the button.
+  expect(await page.evaluate(() => document.activeElement?.closest("main") !== null)).toBe(true);
+});
+
 it("the plan is put in order by keys and by the usual order, with a circuit, signed as one", async () => {
   const { page } = at.person;
   await page.getByRole("button", { name: "Order, roles, circuits" }).click();

@@ -80,6 +80,10 @@ describe("before the page is alive, on a slow line", () => {
 
   it("what the browser puts back after a reload is nobody's early word", async () => {
     const own = await at.person.context.newPage();
+    // The driver's own questions count as a hand on the page.
+    await own.addInitScript(() => {
+      Object.defineProperty(navigator, "userActivation", { value: { hasBeenActive: false } });
+    });
     const alive = await early(own, "/library");
     const words = own.getByLabel("Search the library");
     await words.evaluate((field: HTMLInputElement) => (field.value = "bridge"));

@@ -7,6 +7,7 @@ import { sayPlanTotal } from "~/messages/plan-totals";
 import { sayNumber, t } from "~/messages/say";
 import CatalogueSearch from "./CatalogueSearch";
 import PlanItems from "./PlanItems";
+import UndoLine from "./UndoLine";
 import Unprimed from "./Unprimed";
 import { island } from "~/islands/frame/island";
 import { later } from "~/islands/frame/later";
@@ -89,6 +90,7 @@ function PlanPage({ plan: loaded }: { plan: PlanView }) {
       <Unprimed plan={plan} onChanged={changed} />
       <div className="mt-3 grid items-start gap-4 lg:grid-cols-2">
         <div className="flex min-w-0 flex-col gap-3">
+          {plan.maySign && plan.undo && <UndoLine plan={plan} undo={plan.undo} onChanged={changed} />}
           {plan.maySign && open === null && (
             <div className="flex flex-wrap gap-2">
               {plan.items.length > 1 && (

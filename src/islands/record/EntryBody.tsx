@@ -105,6 +105,12 @@ const bodies: Bodies = {
     <p>{t(present ? "history.conditionBegan" : "history.conditionEnded", { asks, reason })}</p>
   ),
   word: ({ criterion, reason }) => <p>{t("history.word", { criterion, reason })}</p>,
+  plan: ({ act, exercise, reason }) => (
+    <p>
+      {t(`record.plan.${act}`, { exercise })}
+      {reason !== null && ` ${t("record.plan.why", { reason })}`}
+    </p>
+  ),
   clearance: ({ itemId, reason }, record) => (
     <p>
       {exerciseName(record, itemId)}: {reason}

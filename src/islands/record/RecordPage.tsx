@@ -16,6 +16,7 @@ const DayByDay = later(() => import("./DayByDay"));
 type Kind = RecordEntry["kind"];
 const kinds: readonly Kind[] = [
   "decision",
+  "plan",
   "session",
   "report",
   "measures",

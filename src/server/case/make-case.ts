@@ -156,8 +156,11 @@ export function voidedAmong({ voidings }: Pick<CaseParts, "voidings">) {
   };
 }
 
-function itemsOf({ items, endings, prescriptions }: CaseParts): CaseItem[] {
-  const endedAt = new Map(endings.map((ending) => [ending.itemId, ending.at]));
+function itemsOf({ items, endings, returns, prescriptions }: CaseParts): CaseItem[] {
+  const putBack = new Set(returns.map(({ endingId }) => endingId));
+  const endedAt = new Map(
+    endings.filter(({ id }) => !putBack.has(id)).map((ending) => [ending.itemId, ending.at]),
+  );
   const byItem = grouped(prescriptions, (entry) => entry.itemId);
   return items.map(({ id, exerciseId, lane, role, against, againstReason = "" }) => {
     const ended = endedAt.get(id);

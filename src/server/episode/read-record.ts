@@ -163,6 +163,7 @@ function entries(loaded: LoadedCase): RecordEntry[] {
       criterion: criterionName(file, stage, criterion),
       reason,
     })),
+    ...planActs(loaded),
     ...visits(loaded),
     ...signalsOf(parts).map(({ at, by: who, code, itemId, note, cleared, clearedBy }): RecordEntry => ({
       kind: "signal",
@@ -180,6 +181,49 @@ function entries(loaded: LoadedCase): RecordEntry[] {
       trainingDate,
       itemId,
       reason,
+    })),
+  ];
+}
+
+/**
+ * What came into the plan after it was begun, what left it and what was put back; not what a session brought along that was never
+ * planned: that came and went in one act, and is told with the session.
+ */
+function planActs({ head, file, parts }: LoadedCase): RecordEntry[] {
+  const nameOf = (itemId: string) => exerciseName(file, itemId) ?? "";
+  const created = new Map(parts.items.map(({ id, createdAt }) => [id, createdAt]));
+  const planned = parts.endings.filter(({ itemId, at }) => created.get(itemId) !== at);
+  const unplanned = new Set(
+    parts.endings.filter((ending) => !planned.includes(ending)).map(({ itemId }) => itemId),
+  );
+  const firstSigned = new Map(parts.prescriptions.toReversed().map(({ itemId, by }) => [itemId, by]));
+  const endingOf = new Map(parts.endings.map((ending) => [ending.id, ending]));
+  return [
+    ...parts.items
+      .filter(({ id, createdAt }) => createdAt !== head.startedAt && !unplanned.has(id))
+      .map(({ id, createdAt, againstReason }): RecordEntry => ({
+        kind: "plan",
+        at: createdAt,
+        by: firstSigned.get(id) ?? "",
+        act: "put-in",
+        exercise: nameOf(id),
+        reason: againstReason ?? null,
+      })),
+    ...planned.map(({ itemId, at, by, reason }): RecordEntry => ({
+      kind: "plan",
+      at,
+      by,
+      act: "taken-out",
+      exercise: nameOf(itemId),
+      reason,
+    })),
+    ...parts.returns.map(({ endingId, at, by }): RecordEntry => ({
+      kind: "plan",
+      at,
+      by,
+      act: "put-back",
+      exercise: nameOf(endingOf.get(endingId)?.itemId ?? ""),
+      reason: null,
     })),
   ];
 }

@@ -19,6 +19,7 @@ import { messages } from "./messages";
 import { passings } from "./passings";
 import { prescriptions } from "./prescriptions";
 import { reports } from "./reports";
+import { returns } from "./returns";
 import { restrictions } from "./restrictions";
 import { results } from "./results";
 import { schools } from "./schools";
@@ -54,6 +55,7 @@ export const facts = {
   decisions,
   prescriptions,
   endings,
+  returns,
   clearances,
   signals,
   signalClearances,

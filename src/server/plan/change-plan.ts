@@ -8,7 +8,7 @@ import { arrangedItems } from "~/core/case/arranged";
 import { limitsOf, prescriptionInForce } from "~/core/case/in-force";
 import { haltsOf } from "~/core/case/stops";
 import { circumstanceProblems } from "~/core/intake/intake";
-import type { CircumstancesBody, EndingBody, ItemBody, PlanWritten } from "~/contract/plan";
+import type { CircumstancesBody, EndingBody, ItemBody, PlanWritten, PutBackBody } from "~/contract/plan";
 import type { FieldProblem } from "~/core/schema/field-problem";
 import { stageOf } from "~/core/pathway/pathway";
 import { firstPrescription, type Exercise, type Variant } from "~/core/exercise/exercise";
@@ -24,6 +24,7 @@ import { attachDefinitions, storeDefinition } from "~/server/case/definition-rep
 import type { Fact, WriteScope } from "~/server/write/write-into";
 import { circumstances } from "~/server/facts/circumstances";
 import { endings } from "~/server/facts/endings";
+import { returns } from "~/server/facts/returns";
 import { items } from "~/server/facts/items";
 import { prescriptions } from "~/server/facts/prescriptions";
 import { appendFact } from "~/server/facts/sql";
@@ -32,6 +33,7 @@ import type { LoadedCase } from "~/server/case/make-case";
 import { sayPlanTotal } from "~/messages/plan-totals";
 import { askIfMeant, type Typed } from "~/server/write/meant-so";
 import { countedItems } from "./read-plan";
+import { lastPlanAct } from "./undo";
 import { writePlan } from "./write-plan";
 import { sidesOf } from "~/core/exercise/sides-of";
 
@@ -100,6 +102,20 @@ export function endItem(staff: StaffContext, episodeId: string, body: EndingBody
       throw refused([{ path: "/itemId", problem: "is not in this patient's plan" }]);
     }
     await appendFact(db, writing, endings, { ...body, reason: body.reason.trim(), at: writing.at });
+  });
+}
+
+/** Puts back what the last act took out of the plan, as it was; both stay in the record. */
+export function putBackItem(staff: StaffContext, episodeId: string, body: PutBackBody): Promise<PlanWritten> {
+  const fact: Fact = { of: "returns", body, action: "put-back-item" };
+  return writePlan(staff, episodeId, fact, async ({ db, writing, loaded }) => {
+    const last = lastPlanAct(loaded);
+    const ending = loaded.parts.endings.findLast(({ itemId }) => itemId === body.itemId);
+    if (!ending || last?.act !== "taken-out" || last.itemId !== body.itemId) {
+      const problem = "cannot be put back: something was written since. Put it into the plan anew";
+      throw refused([{ path: "/itemId", problem }]);
+    }
+    await appendFact(db, writing, returns, { id: body.id, endingId: ending.id, at: writing.at });
   });
 }
 

@@ -32,6 +32,7 @@ import type { LoadedCase } from "~/server/case/make-case";
 import { loadBody } from "~/server/case/load-body";
 import { loadEpisode, noteRead } from "~/server/case/load-episode";
 import { told } from "~/server/episode/limits-told";
+import { lastPlanAct } from "./undo";
 
 /** The plan of a patient: items with dose, minutes, and the next harder and easier setting of each. */
 export async function readPlan(staff: StaffContext, episodeId: string): Promise<PlanView> {
@@ -92,8 +93,16 @@ export function planView(staff: StaffContext, loaded: LoadedCase): PlanView {
     limits: [...new Set(limits.filter((limit) => told(limit, today)).map((limit) => limit.says))],
     circumstances,
     changeBudget: review.changeBudget,
+    undo: undoOf(loaded),
     maySign: signingRoles.includes(staff.role) && episodeState(head) === "active",
   };
+}
+
+function undoOf(loaded: LoadedCase): PlanView["undo"] {
+  const last = lastPlanAct(loaded);
+  const item = loaded.file.items.find(({ id }) => id === last?.itemId);
+  const exercise = loaded.file.exercises.find(({ id }) => id === item?.exerciseId);
+  return last && exercise ? { ...last, name: exercise.name } : null;
 }
 
 /** The items of the plan as they count towards its sums. */

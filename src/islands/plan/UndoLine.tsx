@@ -27,7 +27,7 @@ export default function UndoLine({ plan, undo: { act, itemId, name }, onChanged 
   };
   return (
     <div
-      className="bg-base-100 border-base-300 rounded-box flex flex-wrap items-center gap-x-3 gap-y-1 border px-3 py-1"
+      className="bg-base-100 border-base-content/40 rounded-box sticky top-2 z-10 flex flex-wrap items-center gap-x-3 gap-y-1 border px-3 py-1 shadow"
       data-testid="undo"
     >
       <ProblemNote problem={problem} />

@@ -190,6 +190,36 @@ describe("a patient's own phone", () => {
     expect(unexpected()).toEqual([]);
   });
 
+  it("with no room left it says so, sends what the page holds once it can, and loses nothing till then", async () => {
+    await setClock(`${addDays(today, 3)}T17:00:00.000Z`);
+    await my.reload();
+    await my.getByRole("heading", { name: /^Hello/ }).waitFor();
+    await own.offline();
+    await own.storageFull();
+    await button("Something is wrong").click();
+    await button(/calf is hot/).click();
+    await button("Back").click();
+    await my.getByText("This phone has no room left.", { exact: false }).waitFor();
+    expect(await sent()).toContain("One thing will be sent");
+    // Looked at again, as a phone does by itself every so often: it is still there.
+    await my.evaluate(() => dispatchEvent(new Event("online")));
+    await my.waitForTimeout(500);
+    expect(await sent()).toContain("One thing will be sent");
+    const clinic = await at.browser.newContext({ baseURL: at.url });
+    const clinician = { email: "clinician@tarnstreet.example", password: "one-step-at-a-time" };
+    await clinic.request.post("/api/sign-in", { headers: { origin: at.url }, data: clinician });
+    const signals = async () => {
+      const stair = await clinic.request.get(`/api/episodes/${episode}`);
+      return ((await stair.json()) as { signals: object[] }).signals;
+    };
+    const before = (await signals()).length;
+    await own.online();
+    await own.allSent();
+    expect((await signals()).length).toBe(before + 1);
+    await clinic.close();
+    expect(unexpected()).toEqual([]);
+  });
+
   it("what I see of myself, and whom to call, in words", async () => {
     await button("How I am doing").click();
     expect(await my.locator("main").innerText()).toMatch(/Step 3 of 6[\s\S]*Pain, 0 to 10[\s\S]*Your rule/);

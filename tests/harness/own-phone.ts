@@ -52,6 +52,14 @@ export class OwnPhone {
     return () => this.page.evaluate(() => void dispatchEvent(new Event("storage-free")));
   }
 
+  /** There is no room left in its storage for anything to be sent. */
+  storageFull = () =>
+    this.page.evaluate(() => {
+      IDBObjectStore.prototype.add = () => {
+        throw new DOMException("no room", "QuotaExceededError");
+      };
+    });
+
   offline = () => this.visitor.context.setOffline(true);
 
   async online(): Promise<void> {

@@ -51,30 +51,51 @@ export async function drop(name: keyof Kept): Promise<void> {
   await (await database()).delete("kept", name);
 }
 
-/** Everything that waits to be sent, oldest first, with the keys it is kept under. */
+/** What the phone had no room to keep: it waits in the page, and goes with it. Under keys that the database never gives. */
+const inPage = new Map<number, Waiting>();
+let nextInPage = -1;
+
+/** Everything that waits to be sent, oldest first, with the keys it is kept under; last what only this page holds. */
 export async function readWaiting(): Promise<{ key: number; what: Waiting }[]> {
   const db = await database();
   const [keys, values] = await Promise.all([db.getAllKeys("waiting"), db.getAll("waiting")]);
-  return keys.flatMap((key, n) => {
+  const kept = keys.flatMap((key, n) => {
     const what = values[n];
     return what ? [{ key, what }] : [];
   });
+  return [...kept, ...[...inPage].map(([key, what]) => ({ key, what }))];
 }
 
-/** Keeps something to be sent; with the run it came from gone in the same step, so that it is never told twice. */
-export async function keepWaiting(what: Waiting, endsRun = false): Promise<void> {
-  const work = (await database()).transaction(["waiting", "kept"], "readwrite");
-  await work.objectStore("waiting").add(what);
-  if (endsRun) await work.objectStore("kept").delete("run");
-  await work.done;
+/**
+ * Keeps something to be sent; with the run it came from gone in the same step, so that it is never told twice. Where the phone has
+ * no room, it waits in this page: it is sent like the rest, and lost only when the page is closed before.
+ *
+ * @returns whether the phone keeps it
+ */
+export async function keepWaiting(what: Waiting, endsRun = false): Promise<boolean> {
+  try {
+    const work = (await database()).transaction(["waiting", "kept"], "readwrite");
+    // A write that fails ends the whole step, which is waited for as well.
+    await Promise.all([
+      work.objectStore("waiting").add(what),
+      endsRun ? work.objectStore("kept").delete("run") : null,
+      work.done,
+    ]);
+    return true;
+  } catch {
+    inPage.set(nextInPage, what);
+    nextInPage -= 1;
+    return false;
+  }
 }
 
 export async function dropWaiting(key: number): Promise<void> {
-  await (await database()).delete("waiting", key);
+  if (!inPage.delete(key)) await (await database()).delete("waiting", key);
 }
 
 /** Nothing of anybody stays on the phone. */
 export async function emptyPhone(): Promise<void> {
+  inPage.clear();
   const work = (await database()).transaction(["waiting", "kept"], "readwrite");
   await Promise.all([work.objectStore("waiting").clear(), work.objectStore("kept").clear()]);
   await work.done;

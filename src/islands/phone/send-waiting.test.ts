@@ -13,10 +13,12 @@ vi.mock("./phone-store", () => ({
   },
   readKept: () => Promise.resolve(kept.notTaken),
   keep: (_name: string, value: unknown[]) => {
+    if (isFull) return Promise.reject(new Error("no room"));
     kept.notTaken = value;
     return Promise.resolve();
   },
 }));
+let isFull = false;
 const answers: { status: number; type?: string }[] = [];
 const asked: string[] = [];
 let meanwhile: (() => void) | null = null;
@@ -40,6 +42,7 @@ beforeEach(() => {
   kept.notTaken = [];
   answers.length = asked.length = 0;
   meanwhile = null;
+  isFull = false;
 });
 
 it("sends in order, each once", async () => {
@@ -58,6 +61,14 @@ it("what is refused for good is kept with its reason, and the rest goes on", asy
   answers.push({ status: 422 });
   expect(await sendWaiting()).toBe("all");
   expect(kept.notTaken).toEqual([{ what: morning("a"), why: "No." }]);
+  expect(asked).toHaveLength(3);
+});
+
+it("what is refused while there is no room to say so stays among what waits; the rest goes on", async () => {
+  answers.push({ status: 422 });
+  isFull = true;
+  expect(await sendWaiting()).toBe("all");
+  expect(kept.waiting.map(({ what }) => what.body.id)).toEqual(["a"]);
   expect(asked).toHaveLength(3);
 });
 

@@ -5,7 +5,7 @@ import { dropWaiting, keep, readKept, readWaiting, type Waiting } from "./phone-
 export type Sent = "all" | "later" | "shut";
 
 /** Sends one thing, with the time of its sending by this phone's clock. */
-export function send(what: Waiting): Promise<Answer<unknown>> {
+function send(what: Waiting): Promise<Answer<unknown>> {
   const sentAt = new Date().toISOString();
   if (what.name === "tellSession") return call("tellSession", {}, { ...what.body, sentAt });
   if (what.name === "tellMorning") return call("tellMorning", {}, { ...what.body, sentAt });
@@ -42,7 +42,12 @@ async function sendAll(): Promise<Sent> {
       if (type === "/problems/phone-not-open") return "shut";
       if (status === 0 || status >= 500 || status === 429) return "later";
       const why = problems?.[0] ? `${title} ${problems[0].problem}` : title;
-      await keep("notTaken", [...((await readKept("notTaken")) ?? []), { what, why }]);
+      // Where there is no room to say so later, it stays among what waits, and is not lost in silence.
+      const isSaid = await keep("notTaken", [...((await readKept("notTaken")) ?? []), { what, why }]).then(
+        () => true,
+        () => false,
+      );
+      if (!isSaid) continue;
     }
     await dropWaiting(key);
   }

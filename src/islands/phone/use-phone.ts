@@ -12,7 +12,7 @@ import {
   type NotTaken,
   type Waiting,
 } from "./phone-store";
-import { send, sendWaiting } from "./send-waiting";
+import { sendWaiting } from "./send-waiting";
 
 interface State {
   /** `shut`: nobody's plan is open here. */
@@ -140,9 +140,7 @@ export function usePhone() {
   const tell = useCallback(
     async (what: Waiting, endsRun = false) => {
       setState((before) => ({ ...before, keeping: [...before.keeping, what] }));
-      const full = await failed(() => keepWaiting(what, endsRun));
-      // No room to keep it: it goes now, or is lost with this page, which is said.
-      if (full) await send(what);
+      const full = !(await keepWaiting(what, endsRun));
       setState((before) => ({
         ...before,
         waiting: [...before.waiting, what],

@@ -1,5 +1,5 @@
 import { CalendarClock, UserRound } from "lucide-react";
-import { useCallback, useEffect, useState } from "react";
+import { useCallback, useEffect, useRef, useState } from "react";
 import { later } from "~/islands/frame/later";
 import { attentionCodes } from "~/core/caseload/attention";
 import { type CaseloadRow } from "~/contract/clinic";
@@ -92,6 +92,7 @@ function Caseload({ rows: first, count, counts: firstCounts, you }: Props) {
   // The order of a review stays as it was begun, though people move in the list as they are answered.
   const reviewed = (reviewing?.ids ?? []).flatMap((id) => rows.find((row) => row.episodeId === id) ?? []);
 
+  const list = useRef<HTMLUListElement>(null);
   const move = (event: React.KeyboardEvent<HTMLUListElement>) => {
     const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
     if (step === undefined) return;
@@ -114,6 +115,7 @@ function Caseload({ rows: first, count, counts: firstCounts, you }: Props) {
           value={name}
           onChange={look}
           width="w-64 max-w-full max-sm:order-last max-sm:w-full"
+          onInto={() => list.current?.querySelector("a")?.focus()}
         />
         <p className="text-base-content/70 ml-auto hidden text-sm xl:block">{t("caseload.openKey")}</p>
         {shown.length > 0 && !reviewing && (
@@ -171,6 +173,7 @@ function Caseload({ rows: first, count, counts: firstCounts, you }: Props) {
           </p>
         ) : (
           <ul
+            ref={list}
             className={`flex flex-col gap-1.5 max-md:gap-2 ${reviewing ? "max-lg:hidden" : ""}`}
             onKeyDown={move}
             data-testid="caseload"

@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import type { AnswerTo, ValuesOf } from "./call";
 import FormFeet from "./FormFeet";
 import ProblemNote from "./ProblemNote";
@@ -21,7 +21,10 @@ interface Props<N extends IdentifiedWrite> {
   children?: React.ReactNode;
 }
 
-/** Something signed with a reason: the reason, what else it needs, and the signature. */
+/**
+ * Something signed with a reason: the reason, what else it needs, and the signature. One that can be cancelled was opened by a
+ * button, which is gone by then: its first field takes the focus, or the next letters would be commands of the page.
+ */
 export default function ReasonForm<N extends IdentifiedWrite>({
   write,
   values,
@@ -36,6 +39,11 @@ export default function ReasonForm<N extends IdentifiedWrite>({
   const { send, busy, problem } = useWrite(write, values);
   const [reason, setReason] = useState("");
   const [tried, setTried] = useState(false);
+  const form = useRef<HTMLFormElement>(null);
+  const isOpened = onCancel !== undefined;
+  useEffect(() => {
+    if (isOpened) form.current?.querySelector<HTMLElement>("select, input, textarea")?.focus();
+  }, [isOpened]);
   const invalid = tried && !isReason(reason);
   const sign = async (event: React.FormEvent<HTMLFormElement>) => {
     event.preventDefault();
@@ -49,6 +57,7 @@ export default function ReasonForm<N extends IdentifiedWrite>({
   };
   return (
     <form
+      ref={form}
       onSubmit={(event) => void sign(event)}
       className="bg-base-200 mt-2 flex flex-col gap-2 rounded-md p-2"
     >

@@ -11,10 +11,20 @@ interface Props {
   width?: string;
   /** The field, for a view that leads back into it. */
   box?: RefObject<HTMLInputElement | null>;
+  /** Leads from it into what it has found, by the arrow down. */
+  onInto?: () => void;
 }
 
 /** A box that searches what stands below it as one types; `/` leads into it from anywhere on the page. */
-export default function SearchBox({ label, placeholder, value, onChange, width = "w-full", box }: Props) {
+export default function SearchBox({
+  label,
+  placeholder,
+  value,
+  onChange,
+  width = "w-full",
+  box,
+  onInto,
+}: Props) {
   const own = useRef<HTMLInputElement>(null);
   const field = box ?? own;
   useShortcuts({ "/": (event) => focusInstead(event, field.current) });
@@ -29,6 +39,11 @@ export default function SearchBox({ label, placeholder, value, onChange, width =
         maxLength={80}
         placeholder={placeholder}
         onChange={(event) => onChange(event.target.value)}
+        onKeyDown={(event) => {
+          if (event.key !== "ArrowDown" || !onInto) return;
+          event.preventDefault();
+          onInto();
+        }}
       />
       <kbd className="kbd kbd-sm max-sm:hidden">/</kbd>
     </label>

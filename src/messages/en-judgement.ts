@@ -37,6 +37,16 @@ export const judgement = {
   "school.allows.monitored":
     "During: up to 2 goes on, 3 to 5 holds. Next morning: at most 1 more than before.",
   "school.allows.tendon": "During: up to 3. Next morning: no rise.",
+  "school.during.pain-free": "0 goes on, 1 holds",
+  "school.during.monitored": "up to 2 goes on, 3 to 5 holds",
+  "school.during.tendon": "up to 3",
+  "school.during.threshold-4": "up to 4",
+  "school.during.sore": "sore before: at most 1 more",
+  "school.after.pain-free": "no more than before, 1 more holds",
+  "school.after.monitored": "at most 1 more, 2 more holds",
+  "school.after.tendon": "no more than before",
+  "school.after.threshold-4": "at most 1 more, 2 more holds",
+  "school.after.high": "from {from} on it is too much",
   "school.allows.threshold-4": "During: up to 4. Next morning: at most 1 more than before.",
 
   "outcome.stop": "Stop",
@@ -68,9 +78,9 @@ export const judgement = {
   "evidence.pinch":
     "{date}: {form, select, block {blocked} ungraded {pinching, not graded} other {pinching, grade {grade}}}. It stops from grade 2 on, or blocked.",
   "evidence.pain-during-ease":
-    "{date}: pain {painDuring} during{form, select, angle { from {fromDeg}°} arc { between {fromDeg}° and {toDeg}°} other {}}, {painBefore} before{form, select, measured {, at a depth (measured on {on}: from {fromDeg}°)} other {}}: too much under ‘{school}’.",
+    "{date}: pain {painDuring} during{form, select, angle { from {fromDeg}°} arc { between {fromDeg}° and {toDeg}°} other {}}, {painBefore} before{form, select, measured {, at a depth (measured on {on}: from {fromDeg}°)} other {}}: more than the pain rule allows ({allowed}).",
   "evidence.next-day-ease":
-    "{date}: {form, select, test {loading test the next day {painNextDay}: pain rose more than allowed (‘{school}’)} other {next morning {painNextDay}, before the session {painBefore}: pain rose more than allowed (‘{school}’)}}.",
+    "{date}: {form, select, test {loading test the next day {painNextDay}: pain rose more than allowed ({allowed})} other {next morning {painNextDay}, before the session {painBefore}: pain rose more than allowed ({allowed})}}.",
   "evidence.swelling-more": "{date}: more swelling the next day. One or two days off.",
   "evidence.marked-fault-most": "{date}: marked fault in most repetitions of the last set ({faults}).",
   "evidence.below-bottom-twice":

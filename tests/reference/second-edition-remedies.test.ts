@@ -95,7 +95,7 @@ describe("pain at a depth or arc", () => {
       const [first] = decide(squat(90, unnamed, measured("2026-03-06", 55))).evidence;
       expect(first?.values).toMatchObject({ form: "measured", fromDeg: 55, on: "2026-03-06" });
       expect(first && sayEvidence(first)).toBe(
-        "Sun 8 Mar: pain 7 during, 0 before, at a depth (measured on Fri 6 Mar: from 55°): too much under ‘monitored’.",
+        "Sun 8 Mar: pain 7 during, 0 before, at a depth (measured on Fri 6 Mar: from 55°): more than the pain rule allows (up to 2 goes on, 3 to 5 holds).",
       );
     });
     it("pain with effort does not read it", () => {

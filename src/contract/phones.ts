@@ -2,7 +2,7 @@ import { Type, type Static } from "@sinclair/typebox";
 import { Pain } from "~/core/response/pain-response";
 import { oneOf } from "~/core/schema/one-of";
 import { endpoint, smallLimit } from "./endpoint";
-import { ClockTime, closed, instant, orNull, PersonName, uuid, written } from "./fields";
+import { ClockTime, closed, date, instant, orNull, PersonName, uuid, written } from "./fields";
 import { PhoneMessage } from "./phone";
 import { recordingRoles, signingRoles } from "./roles";
 
@@ -44,6 +44,8 @@ export const PhonesView = Type.Object(
         closed,
       ),
     ),
+    /** Days of work lately of whose morning after nobody has told in time: still waited for, or not any more; and until when. */
+    mornings: Type.Array(Type.Object({ date, isOpen: Type.Boolean(), until: instant }, closed)),
     mayWrite: Type.Boolean(),
     /** Codes and addresses may be made and ended. */
     mayRecord: Type.Boolean(),

@@ -3,6 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { addressOf, type EndpointName } from "~/contract/addresses";
 import { endpoints } from "~/contract/all";
 import type { PhoneView } from "~/contract/phone";
+import type { PhonesView } from "~/contract/phones";
 import { addDays } from "~/core/schedule/local-day";
 import { Client, signedIn } from "~tests/harness/client";
 import { startServers, type Servers } from "~tests/harness/servers";
@@ -169,10 +170,19 @@ describe("what a phone tells", () => {
     const tomorrow = addDays(today, 1);
     servers.setClock(atEight(tomorrow));
     expect((await viewOf(phone)).morningOf).toBe(today);
+    const mornings = async (instant: string) => {
+      servers.setClock(instant);
+      const staff = await signedIn(servers.urls[0] as string);
+      return ((await staff.get(`/api/episodes/${id}/phones`)).body as PhonesView).mornings;
+    };
+    const until = `${tomorrow}T19:30:00.000Z`;
+    expect(await mornings(`${tomorrow}T20:00:00.000Z`)).toEqual([{ date: today, isOpen: false, until }]);
+    expect(await mornings(atEight(tomorrow))).toEqual([{ date: today, isOpen: true, until }]);
     const morning = { ...told, occurredAt: atEight(tomorrow), sentAt: atEight(tomorrow) };
     expect((await phone.post("/api/phone/mornings", morning)).status).toBe(201);
     const view = await viewOf(phone);
     expect([view.morningOf, view.pains.at(-1)]).toEqual([null, { date: today, during: 1, after: 2 }]);
+    expect(await mornings(atEight(tomorrow))).toEqual([]);
   });
 
   it("a sign stops what it must at once, also while the plan rests, and is cleared by the clinic alone", async () => {

@@ -4,7 +4,7 @@ import type { Problem } from "~/contract/problem";
 import { call } from "~/islands/frame/call";
 import { island } from "~/islands/frame/island";
 import ProblemNote from "~/islands/frame/ProblemNote";
-import { sayTime, t } from "~/messages/say";
+import { sayDate, sayTime, t } from "~/messages/say";
 import CalendarCard from "./CalendarCard";
 import MessageForm from "./MessageForm";
 import PhoneCode from "./PhoneCode";
@@ -102,6 +102,21 @@ function PhonesPage({ phones }: { phones: PhonesView }) {
           </ul>
         </section>
         <section className="bg-base-100 border-base-300 rounded-box flex flex-col gap-2 border p-4">
+          {view.mornings.length > 0 && (
+            <div data-testid="mornings">
+              <h2 className="text-lg font-semibold">{t("phones.mornings")}</h2>
+              <ul>
+                {view.mornings.map(({ date, isOpen, until }) => (
+                  <li key={date} className={isOpen ? "" : "text-warning font-medium"}>
+                    {t(isOpen ? "phones.morning" : "phones.morningLate", {
+                      date: sayDate(date),
+                      until: sayTime(until, zone),
+                    })}
+                  </li>
+                ))}
+              </ul>
+            </div>
+          )}
           <h2 className="text-lg font-semibold">{t("phones.told")}</h2>
           {view.told.length === 0 ? (
             <p>{t("phones.toldNone")}</p>

@@ -2,7 +2,8 @@ import QRCode from "qrcode";
 import { v7 as uuid } from "uuid";
 import type { MessageBody, MessageWritten, PhoneLink, PhonesEndedBody, PhonesView } from "~/contract/phones";
 import { recordingRoles, signingRoles } from "~/contract/roles";
-import { localDay } from "~/core/schedule/local-day";
+import { closesAfterHours, trainingDayState } from "~/core/response/training-day-state";
+import { addDays, localDay } from "~/core/schedule/local-day";
 import { writeAudit } from "~/server/audit/audit-repository";
 import { hashToken, newRecoveryCode, newToken } from "~/server/auth/token";
 import { loadEpisode, noteRead } from "~/server/case/load-episode";
@@ -31,6 +32,7 @@ import { plainCode } from "./open-phone";
 
 const linkDays = 14;
 const toldDays = 28;
+const morningsDays = 7;
 
 /** The phones of a patient, what came from them and what was written to them. */
 export async function readPhones(staff: StaffContext, episodeId: string): Promise<PhonesView> {
@@ -57,9 +59,25 @@ export async function phonesView(staff: StaffContext, loaded: LoadedCase): Promi
     feed: await feedOf(pool(), staff.clinicId, head.id),
     messages: [...(written.get(head.id) ?? [])].reverse(),
     told: await toldByPhones(pool(), staff.clinicId, head.id, since),
+    mornings: untoldMornings(loaded, today),
     mayWrite: signingRoles.includes(staff.role),
     mayRecord: recordingRoles.includes(staff.role),
   };
+}
+
+/** Days of the last week whose report is not in, the latest first. */
+function untoldMornings({ file, days }: LoadedCase, today: string): PhonesView["mornings"] {
+  const since = addDays(today, -morningsDays);
+  return days()
+    .filter(({ date }) => date >= since)
+    .map((day) => ({ day, state: trainingDayState(day, file.asOf) }))
+    .filter(({ state }) => state !== "reported")
+    .map(({ day: { date, lastSessionAt }, state }) => ({
+      date,
+      isOpen: state === "open",
+      until: new Date(Date.parse(lastSessionAt) + closesAfterHours * 3_600_000).toISOString(),
+    }))
+    .reverse();
 }
 
 /**

@@ -42,10 +42,10 @@ export const judgement = {
   "school.during.tendon": "up to 3",
   "school.during.threshold-4": "up to 4",
   "school.during.sore": "sore before: at most 1 more",
-  "school.after.pain-free": "no more than before, 1 more holds",
-  "school.after.monitored": "at most 1 more, 2 more holds",
+  "school.after.pain-free": "no more than before goes on, 1 more holds",
+  "school.after.monitored": "up to 1 more goes on, 2 more holds",
   "school.after.tendon": "no more than before",
-  "school.after.threshold-4": "at most 1 more, 2 more holds",
+  "school.after.threshold-4": "up to 1 more goes on, 2 more holds",
   "school.after.high": "from {from} on it is too much",
   "school.allows.threshold-4": "During: up to 4. Next morning: at most 1 more than before.",
 

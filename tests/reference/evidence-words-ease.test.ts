@@ -72,7 +72,7 @@ describe("why it eases", () => {
     [
       "the morning after",
       { trainingDays: [top(5), top(8, { before: 1, next: 5 })], now: monday },
-      "Sun 8 Mar: next morning 5, before the session 1: pain rose more than allowed (at most 1 more, 2 more holds).",
+      "Sun 8 Mar: next morning 5, before the session 1: pain rose more than allowed (up to 1 more goes on, 2 more holds).",
     ],
     [
       "more swelling",

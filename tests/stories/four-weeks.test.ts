@@ -58,7 +58,7 @@ describe("four weeks of one knee", () => {
     expect(await life.report("2026-03-17", 5)).toEqual(["Ease", "Ease", "Hold"]);
     const said = await life.item("side-step-up");
     expect(said).toContain(
-      "next morning 5, before the session 1: pain rose more than allowed (at most 1 more, 2 more holds)",
+      "next morning 5, before the session 1: pain rose more than allowed (up to 1 more goes on, 2 more holds)",
     );
     expect(said).toContain("step height: 15 cm → 10 cm");
     expect(said).toContain("made harder within the last two training days");

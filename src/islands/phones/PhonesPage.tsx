@@ -115,6 +115,7 @@ function PhonesPage({ phones }: { phones: PhonesView }) {
                   </li>
                 ))}
               </ul>
+              <p className="text-base-content/75 text-sm">{t("phones.morningsSay")}</p>
             </div>
           )}
           <h2 className="text-lg font-semibold">{t("phones.told")}</h2>

@@ -3,6 +3,7 @@ import { afterAll, beforeAll, expect, it } from "vitest";
 import { v7 as uuid } from "uuid";
 import type { PhoneView } from "~/contract/phone";
 import { someIntake } from "~tests/builders/intake";
+import { begin, item } from "~tests/harness/at-clinic";
 import { Client, signedIn, type Reply } from "~tests/harness/client";
 import { startServers, type Servers } from "~tests/harness/servers";
 
@@ -28,20 +29,13 @@ const middle = (numbers: number[]) => numbers.sort((a, b) => a - b)[Math.floor(n
 
 /** Somebody new with one exercise, and a phone on which their plan is open. */
 async function somebody(staff: Client): Promise<{ phone: Client; itemId: string }> {
-  const id = uuid();
   const itemId = uuid();
-  const intake = someIntake("kneecap-pain", {
-    person: { ...someIntake("kneecap-pain").person, familyName: id },
-  });
-  const items = [{ id: itemId, exerciseId: "two-leg-squat", variantId: "squat-free" }];
-  const signed = await staff.post("/api/intakes", {
-    id,
-    intake,
-    stage: "capacity",
-    reason: "Walks well",
-    items,
-  });
-  expect(signed.body.problems ?? []).toEqual([]);
+  const id = await begin(
+    { client: staff },
+    ["kneecap-pain", "capacity", "squat-free"],
+    { person: { ...someIntake("kneecap-pain").person, familyName: itemId } },
+    { items: [{ ...item("squat-free"), id: itemId }] },
+  );
   const { token } = (await staff.post(`/api/episodes/${id}/phones`, undefined)).body as { token: string };
   const phone = new Client(servers.urls[0] as string);
   expect((await phone.post("/api/phone/openings", { token })).status).toBe(200);

@@ -44,7 +44,7 @@ export const item = (variantId: string) => ({ id: uuid(), exerciseId: idOf(varia
 
 /** Signs an intake with one exercise at a stage. @returns the episode */
 export async function begin(
-  { client }: AtClinic,
+  { client }: Pick<AtClinic, "client">,
   [pathway, stage, variantId]: readonly [pathway: string, stage: string, variantId: string],
   intake: object = {},
   over: object = {},

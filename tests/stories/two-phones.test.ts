@@ -1,9 +1,8 @@
-import { v7 as uuid } from "uuid";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { CaseFile } from "~/core/case/case-file";
 import type { CaseloadRow } from "~/contract/clinic";
-import { someIntake } from "~tests/builders/intake";
 import { atBrowser } from "~tests/harness/at-browser";
+import { begin } from "~tests/harness/at-clinic";
 import { phone as phoneSize, visit, visitor, type Visitor } from "~tests/harness/browser";
 import { signedIn } from "~tests/harness/client";
 import { Life } from "~tests/harness/life";
@@ -11,7 +10,7 @@ import { OwnPhone } from "~tests/harness/own-phone";
 
 const at = atBrowser({ signedIn: false });
 const life = new Life(at, ["two-leg-squat"]);
-const id = uuid();
+let id: string;
 const phones: Visitor[] = [];
 let home: OwnPhone;
 let away: OwnPhone;
@@ -24,16 +23,7 @@ const expected = /ERR_INTERNET_DISCONNECTED/;
 beforeAll(async () => {
   at.servers.setClock(march(11, "09:00"));
   const client = await signedIn(at.url);
-  const intake = someIntake("kneecap-pain", { irritability: "low" });
-  const items = [{ id: uuid(), exerciseId: "two-leg-squat", variantId: "squat-free" }];
-  const signed = await client.post("/api/intakes", {
-    id,
-    intake,
-    stage: "capacity",
-    reason: "Walks well",
-    items,
-  });
-  expect(signed.body.problems ?? []).toEqual([]);
+  id = await begin({ client }, ["kneecap-pain", "capacity", "squat-free"], { irritability: "low" });
   life.stair = `${at.url}/episodes/${id}`;
   const opened = async () => {
     const { token } = (await client.post(`/api/episodes/${id}/phones`, undefined)).body as { token: string };

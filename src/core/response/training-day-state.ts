@@ -30,6 +30,15 @@ export function trainingDayState(
   return present - ended < closesAfterHours * hourMs ? "open" : "unreported";
 }
 
+/**
+ * When a day closes for which nobody has reported.
+ *
+ * @param endedAt ISO instant of its last session
+ * @example closesAt("2026-03-02T08:00:00Z") // "2026-03-03T20:00:00.000Z"
+ */
+export const closesAt = (endedAt: string): string =>
+  new Date(Date.parse(endedAt) + closesAfterHours * hourMs).toISOString();
+
 /** Whether a report came early enough to count. */
 export const isInTime = ({ receivedAt }: Pick<NextDayReport, "receivedAt">, endedAt: string): boolean =>
   Date.parse(receivedAt) - Date.parse(endedAt) <= reportCountsHours * hourMs;

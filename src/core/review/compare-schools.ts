@@ -4,7 +4,7 @@ import { Outcome } from "~/core/decision/record/decide-input";
 import { Evidence } from "~/core/decision/record/evidence";
 import { Change } from "~/core/progression/change";
 import { PainSchoolCode, painSchoolCodes } from "~/core/response/pain-school";
-import { closesAfterHours, trainingDayState } from "~/core/response/training-day-state";
+import { closesAt, trainingDayState } from "~/core/response/training-day-state";
 import { caseDays, itemDays } from "~/core/case/case-days";
 import type { CaseFile } from "~/core/case/case-file";
 import { schoolInForce } from "~/core/case/in-force";
@@ -51,7 +51,6 @@ export const SchoolComparison = Type.Object(
 export type SchoolComparison = Static<typeof SchoolComparison>;
 
 const latestDays = 30;
-const hourMs = 3_600_000;
 
 /**
  * One record under every pain school: for each of an item's last 30 training days what every school says once that day
@@ -70,8 +69,8 @@ export function compareSchools(file: CaseFile, itemId: string, book?: DemandBook
     school,
     verdicts: days.flatMap((day): SchoolVerdict[] => {
       const state = trainingDayState(day, file.asOf);
-      const closesAt = new Date(Date.parse(day.lastSessionAt) + closesAfterHours * hourMs).toISOString();
-      const closedAt = state === "reported" ? (day.report?.receivedAt ?? closesAt) : closesAt;
+      const closed = closesAt(day.lastSessionAt);
+      const closedAt = state === "reported" ? (day.report?.receivedAt ?? closed) : closed;
       const asOf = state === "open" ? file.asOf : closedAt;
       const item = reviewCase(unanswered(file, day.lastSessionAt, asOf), {
         school,

@@ -127,8 +127,8 @@ export async function bumpSiblings(
 }
 
 /**
- * Raises the version after a write to the episode, and says when that was. Every other index of the table begins with the clinic as well; on a
- * small or young table the optimizer may take one of them and lock the heads of the whole clinic.
+ * Raises the version after a write to the episode, and says when that was. Every other index of the table begins with the clinic
+ * as well; on a small or young table the optimizer may take one of them and lock the heads of the whole clinic.
  */
 export async function bumpVersion(db: Queryable, clinicId: string, id: string, at: string): Promise<void> {
   await db.execute(

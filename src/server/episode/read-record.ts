@@ -9,6 +9,7 @@ import { isLateReport } from "~/core/response/training-day-state";
 import { arrangedItems } from "~/core/case/arranged";
 import { itemNames, type NamedItem } from "~/messages/item-names";
 import { prescriptionInForce, schoolInForce } from "~/core/case/in-force";
+import { exerciseName } from "~/server/case/exercise-name";
 import { patientName } from "~/server/case/patient-name";
 import type { StaffContext } from "~/server/staff-context";
 import { pool } from "~/server/db/connection";
@@ -238,11 +239,6 @@ function voidedBy({ parts }: LoadedCase, kind: VoidedKind, id: string) {
 function criterionName({ pathway }: LoadedCase["file"], stage: string, id: string): string {
   const gate = pathway.stages.find(({ code }) => code === stage)?.gate;
   return gate?.criteria.find((criterion) => criterion.id === id)?.name ?? id;
-}
-
-function exerciseName(file: LoadedCase["file"], itemId: string | undefined): string | null {
-  const item = file.items.find((candidate) => candidate.id === itemId);
-  return file.exercises.find((exercise) => exercise.id === item?.exerciseId)?.name ?? null;
 }
 
 /** Results taken on one day by one person, as one entry. */

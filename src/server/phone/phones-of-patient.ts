@@ -2,7 +2,7 @@ import QRCode from "qrcode";
 import { v7 as uuid } from "uuid";
 import type { MessageBody, MessageWritten, PhoneLink, PhonesEndedBody, PhonesView } from "~/contract/phones";
 import { recordingRoles, signingRoles } from "~/contract/roles";
-import { closesAfterHours, trainingDayState } from "~/core/response/training-day-state";
+import { closesAt, trainingDayState } from "~/core/response/training-day-state";
 import { addDays, localDay } from "~/core/schedule/local-day";
 import { writeAudit } from "~/server/audit/audit-repository";
 import { hashToken, newRecoveryCode, newToken } from "~/server/auth/token";
@@ -75,7 +75,7 @@ function untoldMornings({ file, days }: LoadedCase, today: string): PhonesView["
     .map(({ day: { date, lastSessionAt }, state }) => ({
       date,
       isOpen: state === "open",
-      until: new Date(Date.parse(lastSessionAt) + closesAfterHours * 3_600_000).toISOString(),
+      until: closesAt(lastSessionAt),
     }))
     .reverse();
 }

@@ -33,7 +33,7 @@ import type { LoadedCase } from "~/server/case/make-case";
 import { sayPlanTotal } from "~/messages/plan-totals";
 import { askIfMeant, type Typed } from "~/server/write/meant-so";
 import { countedItems } from "./read-plan";
-import { lastPlanAct } from "./undo";
+import { lastPlanAct } from "./last-plan-act";
 import { writePlan } from "./write-plan";
 import { sidesOf } from "~/core/exercise/sides-of";
 

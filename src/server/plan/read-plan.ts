@@ -26,13 +26,14 @@ import type { Restriction } from "~/core/limit/restriction";
 import { sidesOf } from "~/core/exercise/sides-of";
 import { localDay } from "~/core/schedule/local-day";
 import { signingRoles } from "~/contract/roles";
+import { exerciseName } from "~/server/case/exercise-name";
 import { patientName } from "~/server/case/patient-name";
 import type { StaffContext } from "~/server/staff-context";
 import type { LoadedCase } from "~/server/case/make-case";
 import { loadBody } from "~/server/case/load-body";
 import { loadEpisode, noteRead } from "~/server/case/load-episode";
 import { told } from "~/server/episode/limits-told";
-import { lastPlanAct } from "./undo";
+import { lastPlanAct } from "./last-plan-act";
 
 /** The plan of a patient: items with dose, minutes, and the next harder and easier setting of each. */
 export async function readPlan(staff: StaffContext, episodeId: string): Promise<PlanView> {
@@ -100,9 +101,8 @@ export function planView(staff: StaffContext, loaded: LoadedCase): PlanView {
 
 function undoOf(loaded: LoadedCase): PlanView["undo"] {
   const last = lastPlanAct(loaded);
-  const item = loaded.file.items.find(({ id }) => id === last?.itemId);
-  const exercise = loaded.file.exercises.find(({ id }) => id === item?.exerciseId);
-  return last && exercise ? { ...last, name: exercise.name } : null;
+  const name = exerciseName(loaded.file, last?.itemId);
+  return last && name !== null ? { ...last, name } : null;
 }
 
 /** The items of the plan as they count towards its sums. */

@@ -43,8 +43,8 @@ export interface Fact {
 
 /**
  * Writes one fact into an episode: locks its head, answers a repeated id with what stands, otherwise appends, raises the
- * version, and notes it in the audit log. Its instant lies after that of every write before, whatever the clock says. What the answer shows is made before anything is committed: what could not
- * be shown afterwards is not written. All or nothing.
+ * version, and notes it in the audit log. Its instant lies after that of every write before, whatever the clock says. What the
+ * answer shows is made before anything is committed: what could not be shown afterwards is not written. All or nothing.
  *
  * @param view what the answer shows of the episode as it stands then
  * @throws ApiProblem 409 when the id was used for something else, or for the same with other content

@@ -9,9 +9,8 @@ export function lastPlanAct({
   head,
   parts,
 }: Pick<LoadedCase, "head" | "parts">): Omit<PlanUndo, "name"> | null {
-  const isLast = ({ at }: { readonly at: string }) => at === head.writtenAt;
   const added = parts.items.find(({ createdAt }) => createdAt === head.writtenAt);
-  const ending = parts.endings.findLast(isLast);
+  const ending = parts.endings.find(({ at }) => at === head.writtenAt);
   if (ending) return added ? null : { act: "taken-out", itemId: ending.itemId };
   const isNew = added !== undefined && head.writtenAt !== head.startedAt;
   return isNew ? { act: "put-in", itemId: added.id } : null;

@@ -60,8 +60,10 @@ export function visitNote(stair: StairView, record: RecordView): string {
   ]);
 }
 
-/** What a letter says besides the record: who writes it, where, and when its subject was born. */
+/** What a letter says besides the record: who writes it, to whom, where, and when its subject was born. */
 export interface LetterFrom {
+  /** Who is written to; empty where that is still to be filled in. */
+  readonly to: string;
   readonly clinic: string;
   readonly name: string;
   readonly role: Role;
@@ -78,7 +80,7 @@ export function handoverLetter(stair: StairView, gate: GateView, from: LetterFro
   const next = stair.stages[at + 1];
   return paragraphs([
     from.clinic,
-    t("letter.to"),
+    t("letter.to", { name: from.to }),
     t("letter.head", { date: sayLongDate(stair.today) }),
     `${personLine(stair)}\n${t("letter.born", { date: sayLongDate(from.bornOn) })}`,
     section(

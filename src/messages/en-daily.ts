@@ -269,7 +269,7 @@ export const daily = {
   "note.measured": "Measured today",
   "note.signals": "Open stop signals",
   "letter.head": "Handover, {date}",
-  "letter.to": "To: ",
+  "letter.to": "To: {name}",
   "letter.born": "Born {date}.",
   "letter.signature": "{name}, {role}\n{clinic}",
   "letter.course": "Course",

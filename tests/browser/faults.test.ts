@@ -31,29 +31,31 @@ it("every beginning of a quick line is answered in words, and the session stays"
   expect(await page.getByTestId("quick-line").count()).toBe(1);
 });
 
-it("proposing an intake again after something changed shows the new proposal", async () => {
+it("an intake that is changed shows the new proposal, and says when a choice in the old one went with it", async () => {
   const { page } = at.person;
   await visit(page, "/intake");
+  await page.getByRole("button", { name: "None of these" }).click();
   await page.getByLabel("Given name").fill("Ottar");
   await page.getByLabel("Family name").fill("Testvik");
   await page.getByLabel("Born on").fill("1990-05-05");
   await page.getByLabel("Sport or work").fill("Cook");
+  await page.getByLabel("Agrees").check();
   await page.getByLabel("Pathway").selectOption("kneecap-pain");
   await page.getByLabel("Injured side").selectOption("left");
   await page.getByLabel("What happened, as referred").fill("Pain on stairs");
   await page.getByLabel("Since").fill("2026-02-02");
   await page.getByLabel("Own task 1").fill("Stairs");
   await page.getByLabel("Now, 0–10").fill("4");
-  await page.getByLabel("Agrees").check();
-  const propose = page.getByRole("button", { name: "Propose stage and plan" });
-  await propose.click();
-  await page.getByTestId("placing").waitFor();
+  const sign = page.getByRole("button", { name: "Sign stage and plan" });
+  await sign.and(page.locator(":enabled")).waitFor();
+  await page.getByTestId("placing").getByLabel("Knee extensors").selectOption("");
   for (const irritability of ["high", "low"]) {
-    await page.getByLabel("Irritability").selectOption(irritability);
     const answer = page.waitForResponse("**/api/intakes/placing");
-    await propose.click();
+    await page.getByLabel("Irritability").selectOption(irritability);
+    expect(await sign.isDisabled()).toBe(true);
     expect((await answer).ok()).toBe(true);
-    await page.getByTestId("placing").waitFor();
+    await sign.and(page.locator(":enabled")).waitFor();
+    await page.getByText("What you had chosen in the one before is not in it").waitFor();
     expect(await page.getByLabel("Given name").inputValue()).toBe("Ottar");
   }
 });

@@ -7,6 +7,7 @@ import { atBrowser } from "~tests/harness/at-browser";
 const at = atBrowser();
 
 const open = (page: Page) => visit(page, "/intake");
+const noFlags = (page: Page) => page.getByRole("button", { name: "None of these" }).click();
 const propose = (page: Page) => page.getByRole("button", { name: "Propose stage and plan" }).click();
 const sign = async (page: Page) => {
   await page.getByRole("button", { name: "Sign stage and plan" }).click();
@@ -39,9 +40,13 @@ it("a simple case goes in by keyboard alone, in under 200 keys, is resumed elsew
   await page.evaluate(() =>
     addEventListener("keydown", () => (window as unknown as { countKey: () => void }).countKey()),
   );
-  await page.getByLabel("Given name").focus();
+  await page.getByRole("button", { name: "None of these" }).focus();
+  await page.keyboard.press("Enter");
+  // The next question has the focus.
   await type(page, "Sunniva", "Testholm");
-  await type(page, "03031988", "Cook");
+  await type(page, "03031988", "Cook", "ring first", "Dr Ashgrove", "");
+  await page.keyboard.press("Space");
+  await page.keyboard.press("Tab");
   const kept = page.waitForResponse((response) =>
     (response.request().postData() ?? "").includes("Pain on stairs"),
   );
@@ -60,18 +65,23 @@ it("a simple case goes in by keyboard alone, in under 200 keys, is resumed elsew
   await elsewhere.close();
 
   await type(page, "02022026");
+  // Nothing lacks any more: the proposal is there without being asked for, and grows with what is added.
+  await page.getByTestId("placing").waitFor();
   await page.getByLabel("Own task 1").focus();
   await type(page, "Carry pots upstairs", "4");
-  await page.getByLabel("Agrees").focus();
-  await page.keyboard.press("Space");
-  await page.keyboard.press("Tab");
-  await page.keyboard.press("Enter");
-  await page.getByTestId("placing").waitFor();
+  await page.getByRole("button", { name: "Sign stage and plan" }).and(page.locator(":enabled")).waitFor();
   expect(keys).toBeLessThan(200);
   expect(await page.getByTestId("placing-reasons").innerText()).not.toBe("");
   await sign(page);
   expect(await page.locator("h1").innerText()).toBe("Sunniva Testholm");
   expect(await page.getByText("Pain on stairs").innerText()).toContain("left");
+  const episode = page.url().split("/").at(-1) ?? "";
+  const identity = await context.request.get(`/api/episodes/${episode}/person`);
+  expect(JSON.stringify(await identity.json())).toContain("ring first");
+  await visit(page, `/episodes/${episode}/document?kind=handover-letter`);
+  expect(await page.getByRole("textbox", { name: "Handover letter" }).inputValue()).toContain(
+    "To: Dr Ashgrove",
+  );
   await open(page);
   expect(await page.getByRole("button", { name: /^Sunniva Testholm/ }).count()).toBe(0);
 });
@@ -79,6 +89,7 @@ it("a simple case goes in by keyboard alone, in under 200 keys, is resumed elsew
 it("an operated knee: faults are said at their field, a red flag ends it, the limit stands in the plan", async () => {
   const { page } = at.person;
   await open(page);
+  await noFlags(page);
   await page.getByLabel("Given name").fill("Aldous");
   await page.getByLabel("Family name").fill("Testmere");
   await page.getByLabel("Born on").fill("2001-07-19");
@@ -98,7 +109,7 @@ it("an operated knee: faults are said at their field, a red flag ends it, the li
   await propose(page);
   await page.getByRole("alert").waitFor();
   expect((await fault(page, "Injured side")).invalid).toBe("true");
-  at.person.complaints.splice(0);
+  expect(await page.getByTestId("still-needed").innerText()).toBe("Injured side");
 
   await page.getByLabel("Injured side").selectOption("right");
   await propose(page);
@@ -111,16 +122,19 @@ it("an operated knee: faults are said at their field, a red flag ends it, the li
   await page.getByLabel("From", { exact: true }).fill("");
   await page.getByLabel("Graft").selectOption("hamstring");
   await page.getByLabel("Wants to be ready on").fill("2027-02-01");
+  await page.getByTestId("placing").waitFor();
+  await page.getByRole("button", { name: "Ask again" }).click();
   await page.getByLabel("Calf hot, swollen, tender").check();
-  await propose(page);
-  const flag = page.getByRole("alert");
+  // At once, and nothing is proposed or asked for any more.
+  const flag = page.getByTestId("red-flag-note");
   await flag.getByText(demoClinic.calls["same-day"]).waitFor();
   expect(await flag.innerText()).toMatch(/To a doctor today\s+Calf hot, swollen, tender/);
   expect(await page.getByTestId("placing").count()).toBe(0);
+  expect(await page.getByRole("button", { name: "Propose stage and plan" }).isDisabled()).toBe(true);
 
   await page.getByLabel("Calf hot, swollen, tender", { exact: true }).uncheck();
   await page.getByLabel(/Why it is not so after all/).fill("Ticked in the wrong line");
-  await propose(page);
+  await noFlags(page);
   await page.getByTestId("placing").waitFor();
   at.person.complaints.splice(0);
   await sign(page);
@@ -135,6 +149,8 @@ it("another problem of somebody known asks for no name and stands under theirs",
   await page.waitForURL("**/intake?beside=*");
   await awake(page);
   expect(await page.getByLabel("Family name").count()).toBe(0);
+  await noFlags(page);
+  expect(await page.getByLabel("Agrees").evaluate((own) => own === document.activeElement)).toBe(true);
   await page.getByLabel("Pathway").selectOption("ankle-and-calf");
   await page.getByLabel("Injured side").selectOption("left");
   await page.getByLabel("What happened, as referred").fill("Ankle turned");
@@ -142,7 +158,6 @@ it("another problem of somebody known asks for no name and stands under theirs",
   await page.getByLabel("Own task 1").fill("Hop off the bus");
   await page.getByLabel("Now, 0–10").fill("3");
   await page.getByLabel("Agrees").check();
-  await propose(page);
   await page.getByTestId("placing").waitFor();
   await sign(page);
   expect(await page.locator("h1").innerText()).toBe(name);

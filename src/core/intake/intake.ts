@@ -56,9 +56,13 @@ export const Intake = Type.Object(
         activity: words(120),
         /** Which group of a norm's table to compare with; asked where a norm has groups. */
         normGroup: Type.Optional(oneOf(["male", "female"])),
+        /** Telephone or e-mail, as it is given. */
+        contact: Type.Optional(words(200)),
       },
       closed,
     ),
+    /** Who sent this person, as a letter addresses them. */
+    referrer: Type.Optional(words(160)),
     pathway: words(60),
     diagnosis: words(160),
     involvedSide: InvolvedSide,
@@ -77,6 +81,8 @@ export const Intake = Type.Object(
       ),
     ),
     redFlags: Type.Array(words(40), { maxItems: 40 }),
+    /** Every red flag was asked, and none of them is so. */
+    flagsAsked: Type.Optional(Type.Boolean()),
     /** Red flags that were ticked and are not any more, each with why. */
     unticked: Type.Optional(
       Type.Array(Type.Object({ code: oneOf(stopSignalCodes), reason: words(400) }, closed), { maxItems: 40 }),

@@ -33,7 +33,7 @@ export default function BaselineSection({ pathway, measures }: Props) {
 
   return (
     <fieldset
-      className="bg-base-100 border-base-300 rounded-box min-w-0 border p-3 pt-1 lg:col-span-2"
+      className="bg-base-100 border-base-300 rounded-box min-w-0 border p-3 pt-1"
       data-testid="baseline"
     >
       <legend className="px-1 font-semibold">{t("intake.baseline")}</legend>

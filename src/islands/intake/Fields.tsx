@@ -8,9 +8,20 @@ interface Named {
 }
 
 /** A box of the form with its heading. */
-export function Section({ title, children }: { title: string; children: ReactNode }) {
+export function Section({
+  title,
+  testId,
+  children,
+}: {
+  title: string;
+  testId?: string;
+  children: ReactNode;
+}) {
   return (
-    <fieldset className="bg-base-100 border-base-300 rounded-box grid grid-cols-2 gap-x-3 gap-y-2 border p-3 pt-1">
+    <fieldset
+      data-testid={testId}
+      className="bg-base-100 border-base-300 rounded-box grid grid-cols-2 gap-x-3 gap-y-2 border p-3 pt-1"
+    >
       <legend className="px-1 font-semibold">{title}</legend>
       {children}
     </fieldset>

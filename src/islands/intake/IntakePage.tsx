@@ -1,24 +1,25 @@
 import { useEffect, useMemo, useRef, useState } from "react";
-import { FormProvider, useForm } from "react-hook-form";
+import { FormProvider, useForm, type FieldPath } from "react-hook-form";
 import { v7 as uuid } from "uuid";
 import type { Problem } from "~/contract/problem";
 import type { DraftList } from "~/contract/intake";
+import { mostUrgent, type Urgency } from "~/core/intake/stop-signal";
 import type { Measure } from "~/core/measure/measure";
-import type { Placing } from "~/core/intake/placing";
+import type { Calls } from "~/contract/clinic";
 import { call } from "~/islands/frame/call";
 import ProblemNote from "~/islands/frame/ProblemNote";
-import { draftFaults, sayFaults } from "~/islands/measures/entry-draft";
-import { sayTime, t } from "~/messages/say";
-import { emptyIntake, fieldOf, resumedIntake, toIntake, type IntakeFields } from "./intake-fields";
+import { label, sayTime, t } from "~/messages/say";
+import { emptyIntake, fieldOf, resumedIntake, type IntakeFields } from "./intake-fields";
 import { GoalsSection, PersonSection, ProblemSection } from "./IntakeSections";
+import type { MissingField } from "./intake-missing";
 import type { KnownPerson, PathwayChoice } from "./choices";
-import { LimitsSection, ScreenSection } from "./SafetySections";
+import { HealthSection, LimitsSection } from "./SafetySections";
 import type { DraftBarProps } from "./DraftBar";
-import RedFlagNote, { redFlagOf } from "./RedFlagNote";
+import ProposalAside from "./ProposalAside";
+import RedFlagSection from "./RedFlagSection";
+import { useLivePlacing } from "./use-live-placing";
 import { later } from "~/islands/frame/later";
 import { island } from "~/islands/frame/island";
-
-const PlacingPanel = later(() => import("./PlacingPanel"));
 
 interface Props {
   pathways: PathwayChoice[];
@@ -31,6 +32,8 @@ interface Props {
   today: string;
   zone: string;
   maySign: boolean;
+  /** Whom to call, by urgency. */
+  calls: Calls;
   /** A person the clinic knows, for whom this is another episode. */
   known: KnownPerson | null;
 }
@@ -51,16 +54,25 @@ function IntakePage({
   today,
   zone,
   maySign,
+  calls,
   known,
 }: Props) {
   const form = useForm<IntakeFields>({ defaultValues: { ...emptyIntake, baselineOn: today, ...known } });
   const measures = useMemo(() => new Map(measureList.map((one) => [one.code, one])), [measureList]);
   const [id, setId] = useState(() => uuid());
-  const [placing, setPlacing] = useState<Placing | null>(null);
   const [problem, setProblem] = useState<Problem | null>(null);
   const [savedAt, setSavedAt] = useState<string | null>(null);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const { watch, reset, getValues } = form;
+  const [live, ask] = useLivePlacing(form, id, measures);
+  const [isRenewed, setRenewed] = useState(false);
+  const touched = useRef("");
+  const said = JSON.stringify(live.proposed?.placing ?? null);
+  useEffect(() => {
+    if (touched.current === "" || said === "null" || touched.current === said) return;
+    touched.current = "";
+    setRenewed(true);
+  }, [said]);
 
   useEffect(() => {
     const watching = watch(() => {
@@ -82,29 +94,32 @@ function IntakePage({
     setId(draft.id);
     const resumed = resumedIntake(draft.body);
     reset({ ...resumed, baselineOn: resumed.baselineOn || today });
-    setPlacing(null);
+    touched.current = "";
+    setRenewed(false);
   };
 
-  const propose = form.handleSubmit(async (fields) => {
-    const rows = fields.baselineRows;
-    const faults = draftFaults({ codes: Object.keys(rows), rows }, measures);
-    if (faults.length > 0) {
-      return setProblem({ type: "/problems/missing", title: sayFaults(faults, measures), status: 0 });
-    }
-    const answer = await call("proposePlacing", {}, { id, intake: toIntake(fields, measures) });
-    if (!answer.ok) {
-      setPlacing(null);
-      answer.problem.problems?.forEach(({ path, problem: message }, n) =>
-        form.setError(fieldOf(path), { message }, { shouldFocus: n === 0 }),
-      );
-      return setProblem(answer.problem);
-    }
-    setProblem(null);
-    setPlacing(answer.value);
+  const propose = form.handleSubmit(async () => {
+    const { missing, problem: refusal, proposed } = await ask();
+    setProblem(refusal ?? (missing.length > 0 ? lacking(missing) : null));
+    const faults = refusal
+      ? (refusal.problems ?? []).map(({ path, problem: message }) => ({ name: fieldOf(path), message }))
+      : missing.map(({ name }) => ({ name, message: t("intake.isNeeded") }));
+    faults.forEach(({ name, message }, n) => form.setError(name, { message }, { shouldFocus: n === 0 }));
+    if (proposed) toProposal();
   });
 
   const pathway = pathways.find((choice) => choice.code === watch("pathway"));
-  const redFlag = problem && redFlagOf(problem);
+  const flags = watch("redFlags");
+  const isFlagged = flags.length > 0;
+  const urgency = mostUrgent(flags);
+  const { proposed, missing } = live;
+  const go = (name: FieldPath<IntakeFields>) => {
+    const field = document.querySelector<HTMLElement>(
+      name === "flagsAsked" ? '[data-testid="red-flags"] button' : `[name="${name}"]`,
+    );
+    field?.focus();
+    field?.scrollIntoView({ block: "center" });
+  };
 
   return (
     <FormProvider {...form}>
@@ -116,50 +131,92 @@ function IntakePage({
           </p>
         </div>
         <DraftBar drafts={drafts} zone={zone} onResume={resume} />
-        <form onSubmit={propose} className="mt-3 grid items-start gap-4 lg:grid-cols-2" noValidate>
-          <div className="flex flex-col gap-4">
+        <div className="mt-3 grid items-start gap-4 lg:grid-cols-[minmax(0,41rem)_minmax(0,1fr)]">
+          <form onSubmit={propose} className="flex min-w-0 flex-col gap-4" noValidate>
+            <RedFlagSection key={`flags ${id}`} calls={calls} />
             <PersonSection known={watch("beside") !== ""} />
             <ProblemSection pathways={pathways} pathway={pathway} others={procedures} />
             <LimitsSection />
-          </div>
-          <div className="flex flex-col gap-4">
-            <ScreenSection key={id} />
+            <HealthSection key={`health ${id}`} />
+            {pathway && <BaselineSection key={pathway.code} pathway={pathway} measures={measures} />}
             <GoalsSection />
-          </div>
-          {pathway && <BaselineSection key={pathway.code} pathway={pathway} measures={measures} />}
-          <div className="flex flex-col gap-4 lg:col-span-2">
-            {redFlag && problem && <RedFlagNote title={problem.title} flag={redFlag} />}
-            {problem && !redFlag && <ProblemNote problem={problem} sayPath={sayPath} />}
-            <button className="btn btn-primary btn-lg sm:self-start" disabled={form.formState.isSubmitting}>
-              {t("intake.propose")}
-            </button>
-          </div>
-        </form>
-        {placing && pathway && (
-          <PlacingPanel
-            key={JSON.stringify(placing)}
+            <ProblemNote problem={problem} sayPath={sayField} />
+            {!(proposed && live.current) && (
+              <button
+                className="btn btn-primary btn-lg sm:self-start"
+                disabled={form.formState.isSubmitting || isFlagged}
+              >
+                {t("intake.propose")}
+              </button>
+            )}
+            <NarrowStrip
+              urgency={urgency}
+              says={
+                proposed && pathway
+                  ? (pathway.stages.find(({ code }) => code === proposed.placing.stage)?.name ?? "")
+                  : t("intake.stillNeeded", { count: missing.length })
+              }
+            />
+          </form>
+          <ProposalAside
             id={id}
+            live={live}
             pathway={pathway}
-            placing={placing}
-            intake={toIntake(getValues(), measures)}
             beside={getValues().beside}
             maySign={maySign}
+            isFlagged={isFlagged}
+            isRenewed={isRenewed}
+            onTouched={() => {
+              touched.current = said;
+              setRenewed(false);
+            }}
+            onGo={go}
+            sayPath={sayField}
           />
-        )}
+        </div>
       </div>
     </FormProvider>
   );
 }
 
-/** A field's path in words: the last part that is a name. */
-function sayPath(path: string): string {
-  const names = path.split("/").filter((part) => part && !/^\d+$/.test(part) && part !== "intake");
+/** What stands below the edge of a narrow window: the proposal, or whom to call. */
+function NarrowStrip({ urgency, says }: { urgency: Urgency | null; says: string }) {
+  const look = urgency === null ? "btn-neutral" : "bg-error text-error-content";
+  const toCall = () =>
+    document.querySelector("[data-testid=red-flag-note]")?.scrollIntoView({ block: "center" });
   return (
-    names
-      .at(-1)
-      ?.replace(/([A-Z])/g, " $1")
-      .toLowerCase() ?? path
+    <div className="sticky bottom-0 z-10 -mx-4 lg:hidden">
+      <button
+        type="button"
+        className={`btn ${look} h-12 w-full justify-between rounded-none px-4`}
+        onClick={urgency === null ? toProposal : toCall}
+      >
+        <span>{urgency === null ? says : t(`urgency.${urgency}`)}</span>
+        <span>{t(urgency === null ? "intake.toProposal" : "intake.whomToCall")}</span>
+      </button>
+    </div>
   );
+}
+
+/** Shows the proposal, which stands below where the window is narrow. */
+function toProposal(): void {
+  const box = document.getElementById("proposal");
+  box?.focus({ preventScroll: true });
+  box?.scrollIntoView({ block: "nearest" });
+}
+
+/** What lacks, as a form says what is wrong with it. */
+const lacking = (missing: readonly MissingField[]): Problem => ({
+  type: "/problems/missing",
+  title: t("intake.lacks", { what: missing.map(({ says }) => t(says)).join(", ") }),
+  status: 0,
+});
+
+/** A path of the endpoint's answer by its label in the form, or by its own last name. */
+function sayField(path: string): string {
+  const name = fieldOf(path).split(".").at(-1) ?? path;
+  const words = label("intake", name);
+  return words === name ? name.replace(/([A-Z])/g, " $1").toLowerCase() : words;
 }
 
 export default island(IntakePage, () => location.assign("/intake"));

@@ -1,7 +1,6 @@
 import { useFieldArray, useFormContext } from "react-hook-form";
 import { causes } from "~/core/intake/intake";
 import { irritabilities } from "~/core/intake/irritability";
-import { bodyPositions } from "~/core/exercise/body";
 import { kitList } from "~/core/exercise/kit";
 import { painSchoolCodes } from "~/core/response/pain-school";
 import { later } from "~/islands/frame/later";
@@ -12,14 +11,23 @@ import type { PathwayChoice } from "./choices";
 
 const SamePerson = later(() => import("./SamePerson"));
 
+/** Who it is: asked for their agreement before anything else is written down. */
 export function PersonSection({ known }: { known: boolean }) {
   const { watch } = useFormContext<IntakeFields>();
+  const consent = (
+    <div className="col-span-2">
+      <TickField name="consent" label={t("intake.consent")} />
+    </div>
+  );
+  const referrer = <TextField name="referrer" label={t("intake.referrer")} maxLength={160} />;
   if (known)
     return (
       <Section title={t("intake.person")}>
         <p className="col-span-2">
           {t("intake.known", { name: `${watch("givenName")} ${watch("familyName")}` })}
         </p>
+        {consent}
+        {referrer}
       </Section>
     );
   return (
@@ -29,6 +37,18 @@ export function PersonSection({ known }: { known: boolean }) {
       <TextField name="bornOn" label={t("intake.bornOn")} type="date" />
       <TextField name="activity" label={t("intake.activity")} />
       <SamePerson familyName={watch("familyName")} bornOn={watch("bornOn")} />
+      <TextField name="contact" label={t("intake.contact")} maxLength={200} />
+      {referrer}
+      <SelectField
+        name="normGroup"
+        label={t("intake.normGroup")}
+        options={[
+          ["", t("intake.normGroup.none")],
+          ["female", t("intake.normGroup.female")],
+          ["male", t("intake.normGroup.male")],
+        ]}
+      />
+      {consent}
     </Section>
   );
 }
@@ -152,17 +172,6 @@ export function GoalsSection() {
           ))}
         </div>
       )}
-      <details className="col-span-2">
-        <summary className="min-h-11 cursor-pointer py-2 text-sm font-medium">{t("intake.cannot")}</summary>
-        <div className="grid grid-cols-2 sm:grid-cols-3">
-          {bodyPositions.map((code) => (
-            <TickField key={code} name="cannotPositions" value={code} label={t(`position.${code}`)} />
-          ))}
-        </div>
-      </details>
-      <div className="col-span-2">
-        <TickField name="consent" label={t("intake.consent")} />
-      </div>
     </Section>
   );
 }

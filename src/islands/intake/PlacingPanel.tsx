@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from "react";
+import { useState } from "react";
 import { v5 as uuidOf } from "uuid";
 import { chosenInstead, planOfChoice, proposedChoice } from "~/core/intake/placed-choice";
 import type { Intake } from "~/core/intake/intake";
@@ -16,23 +16,31 @@ interface Props {
   pathway: PathwayChoice;
   placing: Placing;
   intake: Intake;
+  /** Nothing was changed in the form since this was made for it. */
+  isCurrent: boolean;
   beside: string;
   maySign: boolean;
+  /** Something of it was chosen otherwise. */
+  onTouched: () => void;
 }
 
 const mostReasons = 3;
 
 /** The stage and, lane by lane, the exercise proposed, each with its reason; changed here and signed. */
-export default function PlacingPanel({ id, pathway, placing, intake, beside, maySign }: Props) {
+export default function PlacingPanel({
+  id,
+  pathway,
+  placing,
+  intake,
+  isCurrent,
+  beside,
+  maySign,
+  onTouched,
+}: Props) {
   const [stage, setStage] = useState(placing.stage);
   const [reason, setReason] = useState("");
   const { send, busy, problem } = useWrite("signIntake", {});
   const [chosen, setChosen] = useState(() => proposedChoice(placing));
-  const box = useRef<HTMLElement>(null);
-  useEffect(() => {
-    // Braces: scrolling answers with a promise, which an effect must not hand back.
-    void box.current?.scrollIntoView({ block: "start" });
-  }, []);
 
   const { items, minutes } = planOfChoice(chosen);
   const others = stage !== placing.stage;
@@ -57,14 +65,13 @@ export default function PlacingPanel({ id, pathway, placing, intake, beside, may
     });
     if (written) location.assign(`/episodes/${written.id}`);
   };
-  const choose = (at: number, variantId: string) => setChosen(chosenInstead(placing, chosen, at, variantId));
+  const choose = (at: number, variantId: string) => {
+    setChosen(chosenInstead(placing, chosen, at, variantId));
+    onTouched();
+  };
 
   return (
-    <section
-      ref={box}
-      className="bg-base-100 border-primary rounded-box mt-4 border-2 p-4"
-      data-testid="placing"
-    >
+    <div data-testid="placing">
       <h2 className="text-xl font-bold">{t("placing.title")}</h2>
       <div className="mt-2 flex flex-wrap items-end gap-3">
         <label className="flex flex-col text-sm">
@@ -72,7 +79,10 @@ export default function PlacingPanel({ id, pathway, placing, intake, beside, may
           <select
             className="select w-64 text-base"
             value={stage}
-            onChange={(event) => setStage(event.target.value)}
+            onChange={(event) => {
+              setStage(event.target.value);
+              onTouched();
+            }}
           >
             {pathway.stages.map(({ code, name }, n) => (
               <option key={code} value={code}>
@@ -113,99 +123,97 @@ export default function PlacingPanel({ id, pathway, placing, intake, beside, may
           />
         </label>
       )}
-      <table className="mt-3 w-full text-sm">
-        <tbody>
-          {placing.lanes.map((lane, n) => (
-            <tr
-              key={lane.lane}
-              className="border-base-300 border-t align-top"
-              data-testid={`placed-${lane.lane}`}
-            >
-              <th scope="row" className="w-36 py-2 pr-2 text-left">
-                {t(`lane.${lane.lane}`)}
-              </th>
-              <td className="w-16 py-1 pr-2 max-sm:hidden">
+      <ul className="mt-3">
+        {placing.lanes.map((lane, n) => (
+          <li
+            key={lane.lane}
+            className="border-base-300 grid grid-cols-[4rem_minmax(0,1fr)] gap-x-3 border-t py-2"
+            data-testid={`placed-${lane.lane}`}
+          >
+            <div>
+              {chosen[n] && (
+                <FigureThumb
+                  exercise={{
+                    id: chosen[n].exerciseId,
+                    lane: lane.lane,
+                    drawnLike: chosen[n].drawnLike ?? undefined,
+                  }}
+                  prescription={chosen[n].prescription}
+                  heightM={null}
+                  side={intake.involvedSide}
+                  className="size-16"
+                />
+              )}
+            </div>
+            <div className="text-sm">
+              <div className="flex flex-wrap items-baseline justify-between gap-x-3">
+                <h3 className="font-semibold">{t(`lane.${lane.lane}`)}</h3>
                 {chosen[n] && (
-                  <FigureThumb
-                    exercise={{
-                      id: chosen[n].exerciseId,
-                      lane: lane.lane,
-                      drawnLike: chosen[n].drawnLike ?? undefined,
-                    }}
-                    prescription={chosen[n].prescription}
-                    heightM={null}
-                    side={intake.involvedSide}
-                    className="size-16"
-                  />
-                )}
-              </td>
-              <td className="py-1 pr-2">
-                <select
-                  className="select w-full"
-                  aria-label={t(`lane.${lane.lane}`)}
-                  value={chosen[n]?.variantId ?? ""}
-                  onChange={(event) => choose(n, event.target.value)}
-                >
-                  {[lane.chosen, ...lane.alternatives].map((item) =>
-                    item ? (
-                      <option key={item.variantId} value={item.variantId}>
-                        {item.exerciseName}: {item.variantName}
-                      </option>
-                    ) : null,
-                  )}
-                  <option value="">{t("placing.none")}</option>
-                </select>
-                <span className="text-base-content/75">{lane.reasons.map(sayPlacingReason).join(" ")}</span>
-                {lane.leftOut.length > 0 && (
-                  <span className="text-base-content/75 block text-xs">
-                    {t("placing.leftOut", {
-                      reasons: lane.leftOut
-                        .slice(0, mostReasons)
-                        .map(({ says, count }) => `${says} (${count})`)
-                        .join("; "),
-                    })}
-                  </span>
-                )}
-              </td>
-              <td className="py-2 text-right whitespace-nowrap">
-                {chosen[n] && (
-                  <>
-                    {sayDose(chosen[n].prescription, null)}
-                    <span className="block font-semibold">
+                  <span>
+                    {sayDose(chosen[n].prescription, null)} ·{" "}
+                    <span className="font-semibold">
                       {t("plan.minutes", { minutes: sayNumber(Math.round(chosen[n].time.minutes * 2) / 2) })}
                     </span>
-                  </>
+                  </span>
                 )}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      <p className={`mt-2 font-semibold ${minutes > intake.minutesPerDay ? "text-warning" : ""}`}>
-        {t("placing.sum", {
-          items: items.length,
-          minutes: sayNumber(Math.round(minutes)),
-          have: intake.minutesPerDay,
-        })}
-      </p>
+              </div>
+              <select
+                className="select w-full text-ellipsis"
+                aria-label={t(`lane.${lane.lane}`)}
+                value={chosen[n]?.variantId ?? ""}
+                onChange={(event) => choose(n, event.target.value)}
+              >
+                {[lane.chosen, ...lane.alternatives].map((item) =>
+                  item ? (
+                    <option key={item.variantId} value={item.variantId}>
+                      {item.exerciseName}: {item.variantName}
+                    </option>
+                  ) : null,
+                )}
+                <option value="">{t("placing.none")}</option>
+              </select>
+              <p className="text-base-content/75">{lane.reasons.map(sayPlacingReason).join(" ")}</p>
+              {lane.leftOut.length > 0 && (
+                <p className="text-base-content/75 text-xs">
+                  {t("placing.leftOut", {
+                    reasons: lane.leftOut
+                      .slice(0, mostReasons)
+                      .map(({ says, count }) => `${says} (${count})`)
+                      .join("; "),
+                  })}
+                </p>
+              )}
+            </div>
+          </li>
+        ))}
+      </ul>
       {placing.weeksToTarget !== null && (
         <p className={placing.weeksNeeded > placing.weeksToTarget ? "text-warning" : ""}>
           {t("placing.target", { left: placing.weeksToTarget, needed: placing.weeksNeeded })}
         </p>
       )}
       <ProblemNote problem={problem} />
-      {maySign ? (
-        <button
-          type="button"
-          className="btn btn-primary btn-lg mt-3"
-          disabled={busy || items.length === 0}
-          onClick={sign}
-        >
-          {t("placing.sign")}
-        </button>
-      ) : (
-        <p className="mt-3">{t("sign.mayNot")}</p>
-      )}
-    </section>
+      <div className="bg-base-100 sticky bottom-0 -mx-4 flex flex-wrap items-center gap-x-4 px-4 pt-2 pb-4">
+        {maySign ? (
+          <button
+            type="button"
+            className="btn btn-primary btn-lg"
+            disabled={busy || !isCurrent || items.length === 0}
+            onClick={sign}
+          >
+            {t("placing.sign")}
+          </button>
+        ) : (
+          <p>{t("sign.mayNot")}</p>
+        )}
+        <p className={`font-semibold ${minutes > intake.minutesPerDay ? "text-warning" : ""}`}>
+          {t("placing.sum", {
+            items: items.length,
+            minutes: sayNumber(Math.round(minutes)),
+            have: intake.minutesPerDay,
+          })}
+        </p>
+      </div>
+    </div>
   );
 }

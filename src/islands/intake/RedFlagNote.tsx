@@ -16,7 +16,11 @@ export function redFlagOf({ type, changed }: Problem): RedFlag | null {
 
 export default function RedFlagNote({ title, flag }: { title: string; flag: RedFlag }) {
   return (
-    <div className="border-error bg-error/10 rounded-box border-2 p-3" role="alert">
+    <div
+      className="border-error bg-error/10 rounded-box border-2 p-3"
+      role="alert"
+      data-testid="red-flag-note"
+    >
       <p className="flex items-center gap-2 text-lg font-semibold">
         <OctagonX className="text-error size-6 shrink-0" aria-hidden />
         {t(`urgency.${flag.urgency}`)}

@@ -1,35 +1,10 @@
-import { useEffect, useRef } from "react";
 import { useFieldArray, useFormContext } from "react-hook-form";
 import { illnesses, medicines } from "~/core/intake/intake";
-import { stopSignals } from "~/core/intake/stop-signal";
-import { label, t } from "~/messages/say";
+import { bodyPositions } from "~/core/exercise/body";
+import { t } from "~/messages/say";
 import { Section, SelectField, TextField, TickField } from "./Fields";
 import type { IntakeFields } from "./intake-fields";
 import type { LimitField } from "./limit-field";
-
-/** Why a red flag that was ticked is not so after all; it stays in the record with the name of who signs. */
-function UntickedFlags() {
-  const { control, watch } = useFormContext<IntakeFields>();
-  const { fields, append, remove } = useFieldArray({ control, name: "unticked" });
-  const flags = watch("redFlags");
-  const before = useRef(flags);
-  useEffect(() => {
-    const gone = before.current.filter((code) => !flags.includes(code));
-    const back = fields.findIndex(({ code }) => flags.includes(code));
-    before.current = flags;
-    if (back >= 0) remove(back);
-    for (const code of gone) append({ code, reason: "" }, { shouldFocus: false });
-  }, [flags, fields, append, remove]);
-  return fields.map(({ id, code }, n) => (
-    <TextField
-      key={id}
-      name={`unticked.${n}.reason`}
-      label={t("intake.untickedWhy", { flag: label("signal", code) })}
-      width="two"
-      maxLength={400}
-    />
-  ));
-}
 
 /** Everybody from this age is asked about falls and the fear of them; age by itself limits nothing. */
 const asksFallsFrom = 65;
@@ -40,43 +15,30 @@ function isAtLeast(years: number, bornOn: string): boolean {
   return Number.isFinite(born) && (Date.now() - born) / (365.2425 * 86_400_000) >= years;
 }
 
-/** Red flags first: a yes ends the intake. Then what bears on dose and safety. */
-export function ScreenSection() {
+/** What bears on dose and safety: medicines, illness, falls, positions. */
+export function HealthSection() {
   const { watch } = useFormContext<IntakeFields>();
   const isOlder = isAtLeast(asksFallsFrom, watch("bornOn"));
   return (
-    <Section title={t("intake.screen")}>
-      <p className="text-error col-span-2 text-sm font-medium">{t("intake.screenNotice")}</p>
-      <div className="col-span-2" role="group" aria-label={t("intake.screen")}>
-        {stopSignals
-          .filter((signal) => signal.asked)
-          .map(({ code }) => (
-            <TickField key={code} name="redFlags" value={code} label={label("signal", code)} />
-          ))}
+    <Section title={t("intake.health")}>
+      {isOlder && <p className="col-span-2 text-sm font-medium">{t("intake.askFalls")}</p>}
+      <div className="col-span-2 grid gap-x-3 sm:grid-cols-3">
+        {medicines.map((code) => (
+          <TickField key={code} name="medicines" value={code} label={t(`medicine.${code}`)} />
+        ))}
+        {illnesses.map((code) => (
+          <TickField key={code} name="illnesses" value={code} label={t(`illness.${code}`)} />
+        ))}
+        <TickField name="fellLastYear" label={t("intake.fell")} />
+        <TickField name="fearsFalling" label={t("intake.fearsFalling")} />
+        <TickField name="cannotFloor" label={t("intake.cannotFloor")} />
       </div>
-      <UntickedFlags />
-      <details className="col-span-2" open={isOlder}>
-        <summary className="min-h-11 cursor-pointer py-2 text-sm font-medium">{t("intake.health")}</summary>
-        {isOlder && <p className="text-sm font-medium">{t("intake.askFalls")}</p>}
-        <div className="grid grid-cols-2">
-          {medicines.map((code) => (
-            <TickField key={code} name="medicines" value={code} label={t(`medicine.${code}`)} />
+      <details className="col-span-2">
+        <summary className="min-h-11 cursor-pointer py-2 text-sm font-medium">{t("intake.cannot")}</summary>
+        <div className="grid grid-cols-2 sm:grid-cols-3">
+          {bodyPositions.map((code) => (
+            <TickField key={code} name="cannotPositions" value={code} label={t(`position.${code}`)} />
           ))}
-          {illnesses.map((code) => (
-            <TickField key={code} name="illnesses" value={code} label={t(`illness.${code}`)} />
-          ))}
-          <TickField name="fellLastYear" label={t("intake.fell")} />
-          <TickField name="fearsFalling" label={t("intake.fearsFalling")} />
-          <TickField name="cannotFloor" label={t("intake.cannotFloor")} />
-          <SelectField
-            name="normGroup"
-            label={t("intake.normGroup")}
-            options={[
-              ["", t("intake.normGroup.none")],
-              ["female", t("intake.normGroup.female")],
-              ["male", t("intake.normGroup.male")],
-            ]}
-          />
         </div>
       </details>
     </Section>

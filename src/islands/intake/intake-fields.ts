@@ -27,6 +27,9 @@ export interface IntakeFields {
   familyName: string;
   bornOn: string;
   activity: string;
+  /** Telephone or e-mail, as it is given. */
+  contact: string;
+  referrer: string;
   pathway: string;
   diagnosis: string;
   involvedSide: "" | Intake["involvedSide"];
@@ -36,6 +39,8 @@ export interface IntakeFields {
   procedure: string;
   graft: string;
   limits: LimitField[];
+  /** All red flags were asked, and none of them is so. */
+  flagsAsked: boolean;
   redFlags: string[];
   /** Red flags that were ticked and are not any more, each with why. */
   unticked: { code: string; reason: string }[];
@@ -69,6 +74,8 @@ export const emptyIntake: IntakeFields = {
   familyName: "",
   bornOn: "",
   activity: "",
+  contact: "",
+  referrer: "",
   pathway: "",
   diagnosis: "",
   involvedSide: "",
@@ -78,6 +85,7 @@ export const emptyIntake: IntakeFields = {
   procedure: "",
   graft: "",
   limits: [],
+  flagsAsked: false,
   redFlags: [],
   unticked: [],
   medicines: [],
@@ -109,6 +117,8 @@ const guards: { readonly [K in keyof IntakeFields]: Guard<IntakeFields[K]> } = {
   familyName: text,
   bornOn: text,
   activity: text,
+  contact: text,
+  referrer: text,
   pathway: text,
   diagnosis: text,
   involvedSide: oneOfThese("", "left", "right", "both"),
@@ -126,6 +136,7 @@ const guards: { readonly [K in keyof IntakeFields]: Guard<IntakeFields[K]> } = {
       until: text,
     }),
   ),
+  flagsAsked: flag,
   redFlags: words,
   unticked: listOf(shape<IntakeFields["unticked"][number]>({ code: text, reason: text })),
   medicines: listOf(oneOfThese(...medicines)),
@@ -167,6 +178,9 @@ export function toIntake(fields: IntakeFields, measures: ReadonlyMap<string, Mea
     familyName,
     bornOn,
     activity,
+    contact,
+    referrer,
+    flagsAsked,
     surgeryOn,
     procedure,
     graft,
@@ -194,7 +208,16 @@ export function toIntake(fields: IntakeFields, measures: ReadonlyMap<string, Mea
   const atHand = { home: bareHome, gym: fullGym, own: [...bareHome, ...kit] }[place];
   return {
     ...rest,
-    person: { givenName, familyName, bornOn, activity, ...(normGroup ? { normGroup } : {}) },
+    person: {
+      givenName,
+      familyName,
+      bornOn,
+      activity,
+      ...(normGroup ? { normGroup } : {}),
+      ...(contact.trim() ? { contact: contact.trim() } : {}),
+    },
+    ...(referrer.trim() ? { referrer: referrer.trim() } : {}),
+    ...(flagsAsked ? { flagsAsked } : {}),
     involvedSide: involvedSide as Intake["involvedSide"],
     ...(operated
       ? {

@@ -239,12 +239,13 @@ export async function insertPerson(
     bornOn: string;
     activity: string;
     normGroup?: NormGroup | undefined;
+    contact?: string | undefined;
     at: string;
   },
 ): Promise<void> {
   await db.execute(
-    `INSERT INTO people (clinic_id, id, given_name, family_name, born_on, activity, norm_group, created_at)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+    `INSERT INTO people (clinic_id, id, given_name, family_name, born_on, activity, norm_group, contact, created_at)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
     [
       clinicId,
       person.id,
@@ -253,6 +254,7 @@ export async function insertPerson(
       person.bornOn,
       person.activity,
       person.normGroup ?? null,
+      person.contact?.trim() ?? null,
       toDatabaseTime(person.at),
     ],
   );

@@ -6,6 +6,7 @@ import { handoverLetter, visitNote } from "~/messages/documents";
 import type { StaffContext } from "~/server/staff-context";
 import { pool } from "~/server/db/connection";
 import { documents } from "~/server/facts/documents";
+import { intakes } from "~/server/facts/intakes";
 import { readFacts } from "~/server/facts/sql";
 import { gateView } from "~/server/gate/read-gate";
 import { notFound } from "~/server/http/problem";
@@ -22,6 +23,7 @@ const writers: Record<Kind, Write> = {
   "visit-note": async (staff, loaded) => visitNote(stairView(staff, loaded), await recordView(staff, loaded)),
   "handover-letter": async (staff, loaded) =>
     handoverLetter(stairView(staff, loaded), gateView(staff, loaded), {
+      to: await referrerOf(staff, loaded.head.id),
       clinic: staff.clinicName,
       name: staff.name,
       role: staff.role,
@@ -48,6 +50,12 @@ export async function proposeDocument(staff: StaffContext, id: string, kind: str
     signer: `${staff.name}, ${t(`role.${staff.role}`)}`,
     today: localDay(loaded.file.asOf, loaded.file.zone),
   };
+}
+
+/** Who sent this person, as taken at intake; nothing where nobody was named. */
+async function referrerOf(staff: StaffContext, episodeId: string): Promise<string> {
+  const taken = (await readFacts(pool(), intakes, staff.clinicId, [episodeId])).get(episodeId) ?? [];
+  return taken.at(-1)?.intake.referrer ?? "";
 }
 
 async function signedText(staff: StaffContext, id: string, kind: string, from: string): Promise<string> {

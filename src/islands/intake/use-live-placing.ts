@@ -1,0 +1,85 @@
+import { useCallback, useEffect, useRef, useState } from "react";
+import type { UseFormReturn } from "react-hook-form";
+import type { Problem } from "~/contract/problem";
+import type { Intake } from "~/core/intake/intake";
+import type { Placing } from "~/core/intake/placing";
+import type { Measure } from "~/core/measure/measure";
+import { call } from "~/islands/frame/call";
+import { draftFaults, sayFaults } from "~/islands/measures/entry-draft";
+import { toIntake, type IntakeFields } from "./intake-fields";
+import { missingFields, type MissingField } from "./intake-missing";
+
+/** A proposal and what it was made for. */
+export interface Proposed {
+  readonly placing: Placing;
+  readonly intake: Intake;
+}
+
+/** How far the proposal has come: what lacks for it, what keeps it back, or itself; current says that nothing changed since. */
+export interface LivePlacing {
+  readonly missing: readonly MissingField[];
+  readonly problem: Problem | null;
+  readonly proposed: Proposed | null;
+  readonly current: boolean;
+}
+
+const afterMs = 700;
+
+/**
+ * The proposal beside the form, as it grows: asked for once typing rests and nothing lacks, never while a red flag is ticked.
+ *
+ * @returns how far it has come, and a way to ask at once
+ */
+export function useLivePlacing(
+  { watch, getValues }: UseFormReturn<IntakeFields>,
+  id: string,
+  measures: ReadonlyMap<string, Measure>,
+): [LivePlacing, () => Promise<LivePlacing>] {
+  const [live, setLive] = useState<LivePlacing>(() => ({
+    missing: missingFields(getValues()),
+    problem: null,
+    proposed: null,
+    current: false,
+  }));
+  const asked = useRef(0);
+
+  const ask = useCallback(async (): Promise<LivePlacing> => {
+    asked.current += 1;
+    const turn = asked.current;
+    const fields = getValues();
+    const tell = (more: Pick<LivePlacing, "problem" | "proposed">) => {
+      const told = { missing: missingFields(fields), current: true, ...more };
+      if (turn === asked.current) setLive(told);
+      return told;
+    };
+    if (missingFields(fields).length > 0) return tell({ problem: null, proposed: null });
+    const rows = fields.baselineRows;
+    const faults = draftFaults({ codes: Object.keys(rows), rows }, measures);
+    if (faults.length > 0) {
+      const title = sayFaults(faults, measures);
+      return tell({ problem: { type: "/problems/missing", title, status: 0 }, proposed: null });
+    }
+    const intake = toIntake(fields, measures);
+    const answer = await call("proposePlacing", {}, { id, intake });
+    return answer.ok
+      ? tell({ problem: null, proposed: { placing: answer.value, intake } })
+      : tell({ problem: answer.problem, proposed: null });
+  }, [getValues, id, measures]);
+
+  useEffect(() => {
+    let timer: ReturnType<typeof setTimeout>;
+    const watching = watch((fields) => {
+      clearTimeout(timer);
+      // What is still on its way was asked of a form that is no more.
+      asked.current += 1;
+      setLive((before) => ({ ...before, missing: missingFields(getValues()), current: false }));
+      if ((fields.redFlags ?? []).length === 0) timer = setTimeout(() => void ask(), afterMs);
+    });
+    return () => {
+      clearTimeout(timer);
+      watching.unsubscribe();
+    };
+  }, [watch, getValues, ask]);
+
+  return [live, ask];
+}

@@ -1,7 +1,8 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { oneOf } from "~/core/schema/one-of";
+import { Ways } from "./habits";
 import { endpoint, smallLimit } from "./endpoint";
-import { closed, instant, uuid } from "./fields";
+import { closed, instant, orNull, uuid } from "./fields";
 import { Role } from "./roles";
 
 const password = Type.String({ minLength: 1, maxLength: 200 });
@@ -14,10 +15,24 @@ export const Preferences = Type.Object(
     theme: oneOf(["device", "light", "dark"]),
     /** Single letters that lead from view to view. */
     letters: Type.Boolean(),
+    /** Each as the clinic has it, where it is left out. */
+    ...Type.Partial(Ways).properties,
   },
   closed,
 );
 export type Preferences = Static<typeof Preferences>;
+/** What changes of them; the rest stays. Null: as the clinic has it. */
+export const PreferencesBody = Type.Object(
+  {
+    theme: Type.Optional(Preferences.properties.theme),
+    letters: Type.Optional(Type.Boolean()),
+    weight: Type.Optional(orNull(Ways.properties.weight)),
+    length: Type.Optional(orNull(Ways.properties.length)),
+    dates: Type.Optional(orNull(Ways.properties.dates)),
+  },
+  closed,
+);
+export type PreferencesBody = Static<typeof PreferencesBody>;
 export const usualPreferences: Preferences = { theme: "device", letters: true };
 
 /** A signed-in browser; the name of it is a part of what is kept of its token, which leads nowhere. */
@@ -36,6 +51,8 @@ export const AccountView = Type.Object(
     recoveryCodesLeft: Type.Integer(),
     sessions: Type.Array(OpenSession),
     preferences: Preferences,
+    /** As the clinic has them. */
+    clinicWays: Ways,
   },
   closed,
 );
@@ -103,9 +120,9 @@ export const dropSecondFactor = endpoint({
 
 export const setPreferences = endpoint({
   name: "setPreferences",
-  says: "Theme, and whether single letters lead from view to view",
+  says: "Theme, single letters, and how weights, lengths and dates are written",
   roles: "signed-in",
-  body: Preferences,
+  body: PreferencesBody,
   limit: smallLimit,
   answer: AccountView,
 });

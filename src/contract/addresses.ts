@@ -22,6 +22,7 @@ export const addresses = {
   readAudit: "GET /api/audit",
   readClinic: "GET /api/clinic",
   setClinic: "POST /api/clinic",
+  readKeeping: "GET /api/clinic/keeping",
   exportPerson: "GET /api/episodes/{id}/person-file",
   mergePeople: "POST /api/episodes/{id}/merges",
   handOver: "POST /api/episodes/{id}/handovers",

@@ -11,6 +11,7 @@ import { SetRecord, swellings } from "~/core/response/session-record";
 import { oneOf } from "~/core/schema/one-of";
 import { Calls } from "./clinic";
 import { endpoint, smallLimit } from "./endpoint";
+import { Ways } from "./habits";
 import { closed, code, date, HeightM, instant, orNull, uuid, written } from "./fields";
 
 /** One change of an exercise that makes it easier for a day; the plan stays as it is. */
@@ -84,6 +85,8 @@ export const PhoneView = Type.Object(
     givenName: Type.String(),
     clinicName: Type.String(),
     calls: Calls,
+    /** How the clinic writes weights, lengths and dates; a plan kept by an older version has none. */
+    ways: Type.Optional(Ways),
     involvedSide: InvolvedSide,
     heightM: HeightM,
     state: oneOf(episodeStates),

@@ -7,6 +7,7 @@ import { MeasureResult } from "~/core/measure/measure";
 import { InvolvedSide } from "~/core/measure/side-value";
 import { Exercise } from "~/core/exercise/exercise";
 import { Pain } from "~/core/response/pain-response";
+import { Passing } from "~/core/gate/gate";
 import { PainSchoolCode } from "~/core/response/pain-school";
 import { SchoolComparison } from "~/core/review/compare-schools";
 import { DayByDay } from "~/core/review/day-by-day";
@@ -27,6 +28,9 @@ export const DocumentBody = Type.Object(
   closed,
 );
 export type DocumentBody = Static<typeof DocumentBody>;
+
+/** What every line says that was signed with a reason. */
+const signed = { at: instant, by: Type.String(), reason: Type.String() };
 
 /** Something that is voided: by whom, when and why; null while it stands. */
 const voided = Type.Union([
@@ -95,16 +99,8 @@ export const RecordEntry = Type.Union([
     },
     closed,
   ),
-  Type.Object(
-    {
-      kind: Type.Literal("school"),
-      at: instant,
-      by: Type.String(),
-      school: PainSchoolCode,
-      reason: Type.String(),
-    },
-    closed,
-  ),
+  Type.Object({ kind: Type.Literal("school"), ...signed, school: PainSchoolCode }, closed),
+  Type.Object({ kind: Type.Literal("passing"), ...signed, passing: Passing }, closed),
   Type.Object(
     {
       kind: Type.Literal("event"),

@@ -1,7 +1,8 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { CaseFile } from "~/core/case/case-file";
 import { endpoint, smallLimit } from "./endpoint";
-import { closed, instant, orNull, reason, uuid, written } from "./fields";
+import { closed, instant, ListedPerson, orNull, reason, uuid, written } from "./fields";
+import { Habits } from "./habits";
 import { Identity, PersonView } from "./people";
 import { RecordEntry } from "./record";
 import { settingRoles } from "./roles";
@@ -53,7 +54,7 @@ export const readAudit = endpoint({
 
 /** What holds for the whole clinic. */
 export const ClinicView = Type.Object(
-  { name: Type.String(), zone: Type.String(), zones: Type.Array(Type.String()) },
+  { name: Type.String(), zone: Type.String(), zones: Type.Array(Type.String()), habits: Habits },
   closed,
 );
 export type ClinicView = Static<typeof ClinicView>;
@@ -63,6 +64,8 @@ export const ClinicBody = Type.Object(
     id: uuid,
     name: Type.String({ minLength: 2, maxLength: 120, pattern: "\\S" }),
     zone: Type.String({ minLength: 1, maxLength: 60 }),
+    /** Left out: they stay as they are. */
+    habits: Type.Optional(Habits),
   },
   closed,
 );
@@ -70,19 +73,38 @@ export type ClinicBody = Static<typeof ClinicBody>;
 
 export const readClinic = endpoint({
   name: "readClinic",
-  says: "The clinic's name and zone",
+  says: "The clinic's name, zone and habits",
   roles: settingRoles,
   answer: ClinicView,
 });
 
 export const setClinic = endpoint({
   name: "setClinic",
-  says: "Set the clinic's name and zone",
+  says: "Set the clinic's name, zone and habits",
   roles: settingRoles,
   body: ClinicBody,
   limit: smallLimit,
   answer: Type.Object({ ...written, clinic: ClinicView }, closed),
   status: 201,
+});
+
+/** Whose record has been kept for as long as asked about, since their last episode was closed. */
+export const KeepingView = Type.Object(
+  {
+    years: Type.Integer(),
+    count: Type.Integer(),
+    people: Type.Array(Type.Object({ episodeId: uuid, person: ListedPerson, endedAt: instant }, closed)),
+  },
+  closed,
+);
+export type KeepingView = Static<typeof KeepingView>;
+
+export const readKeeping = endpoint({
+  name: "readKeeping",
+  says: "Whose record is older than so many years since it was closed; nothing is erased",
+  roles: settingRoles,
+  query: Type.Object({ years: Type.String({ pattern: "^[1-9][0-9]?$" }) }, closed),
+  answer: KeepingView,
 });
 
 /** Everything that is kept of one person, for that person: each episode as a case file, and as entries in words. */

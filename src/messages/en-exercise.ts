@@ -162,7 +162,6 @@ export const exercise = {
   "dose.minutes": "{minutes} min",
   "dose.effort": "{low}–{high} %",
   "dose.force": "{low}–{high} N",
-  "dose.load": "{kg} kg",
 
   "limitKind.knee": "knee bend to",
   "limitKind.hip": "hip bend to",
@@ -211,6 +210,10 @@ export const exercise = {
   "unit.min": "min",
   "unit.d": "days",
   "unit.kg": "kg",
+  "unit.weight.kg": "{kg} kg",
+  "unit.weight.lb": "{lb} lb ({kg})",
+  "unit.length.cm": "{cm} cm",
+  "unit.length.in": "{inches} in ({cm})",
   "unit.cm": "cm",
   "unit.s": "s",
   "unit.kgf": "kgf",

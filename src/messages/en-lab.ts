@@ -57,7 +57,7 @@ export const lab = {
   "lab.limits.staggered":
     "One foot ahead of the other: the share of each foot comes from where the body is between them.",
   "lab.caution": "For comparing forms of one person's exercise, not for absolute loads or a diagnosis.",
-  "lab.body": "For {height} m and {mass} kg.",
+  "lab.body": "For {height} m and {mass}.",
   "lab.bodyAssumed": "Height or weight not measured; an adult of middle build is assumed.",
   "lab.hurt": "Hurt at {from}° of knee bend",
   "lab.hurtSpan": "Hurt from {from} to {to}° of knee bend",
@@ -129,7 +129,6 @@ export const lab = {
   "lab.bench.kept": "Kept",
   "lab.bench.now": "Now",
   "lab.bench.ceilingRange": "Give a stress from {least} to {most} MPa.",
-  "lab.cm": "{value} cm",
   "lab.boxes": "Boxes for these legs",
   "lab.boxes.help": "Height of the box that is touched at a knee bend, shin leaning as in the figures.",
   "lab.boxes.bend": "Knee bend",

@@ -19,14 +19,14 @@ export const lifts = {
   "lifts.sign": "Correct",
   "lifts.withdraw": "It was not lifted",
   "lifts.recorded": "Recorded.",
-  "lifts.farAbove": "is far above the {kg} kg of before",
+  "lifts.farAbove": "is far above the {load} of before",
   "lifts.log": "Log",
   "lifts.none":
     "No lifts yet. Write down the top sets of each training: three weeks of them show whether the loads still move.",
-  "lifts.line": "{sets} × {reps} × {load} kg",
+  "lifts.line": "{sets} × {reps} × {load}",
   "lifts.needed": "Give movement, sets, repetitions and load.",
   "lifts.trend": "{movement}: best estimated single by day",
-  "lifts.best": "Best: {kg} kg on {date}.",
+  "lifts.best": "Best: {load} on {date}.",
   "lifts.moving":
     "Still moving: {days, plural, =0 {no training} one {one training} other {# trainings}} since.",
   "lifts.stalled": "Stalled: nothing better for {days} days over {trainings} trainings.",

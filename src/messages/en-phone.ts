@@ -70,7 +70,6 @@ export const phone = {
   "phone.contactsWanted": "{contacts} landings",
   "phone.minutesWanted": "{minutes} minutes",
   "phone.holdEach": "hold each {seconds} seconds",
-  "phone.weight": "{kg} kg",
   "phone.rest": "Rest",
   "phone.change": "Change legs",
   "phone.next": "Get ready",

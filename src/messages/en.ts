@@ -47,6 +47,8 @@ export const en = {
   "stopped.again": "Load again",
   "stopped.anew": "Begin anew, without what was kept",
   "stopped.why": "For whoever looks after it: {why}",
+  "frame.inPounds": "In pounds",
+  "frame.inPoundsOf": "{what}, in pounds",
   "frame.skip": "Skip to the content",
   "frame.signOut": "Sign out",
   "frame.caseload": "Caseload",

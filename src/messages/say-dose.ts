@@ -1,7 +1,7 @@
 import { effortTarget } from "~/core/dose/effort-target";
 import type { WorkRange } from "~/core/dose/dose";
 import type { Prescription } from "~/core/exercise/prescription";
-import { sayNumber, t } from "./say";
+import { sayNumber, sayWeight, t } from "./say";
 
 /** A range: one number when both ends are alike. */
 export function sayRange({ bottom, top }: WorkRange): string {
@@ -37,7 +37,7 @@ export function sayDose({ dose, leg }: Pick<Prescription, "dose" | "leg">, maxim
     leg ? t(`dose.leg.${leg}`) : "",
     effort ? t("dose.effort", { low: effort.lowPercent, high: effort.highPercent }) : "",
     effort && maximumN ? sayForce(effort, maximumN) : "",
-    loadKg ? t("dose.load", { kg: sayNumber(loadKg) }) : "",
+    loadKg ? sayWeight(loadKg) : "",
     bandN ? t("dose.band", { n: sayNumber(bandN) }) : "",
     bodyWeightPercent && !loadKg ? t("dose.bodyWeight", { percent: bodyWeightPercent }) : "",
     maximumPercent && !loadKg ? t("dose.maximum", { percent: maximumPercent }) : "",

@@ -1,6 +1,6 @@
 import { knobByName } from "~/core/exercise/knob";
 import type { KnobValue } from "~/core/exercise/prescription";
-import { isKey, label, t } from "./say";
+import { isKey, label, sayQuantity, t } from "./say";
 
 /** Where a knob stands, with its unit: 15 cm, 50–70 %, single. */
 export function sayKnobValue(name: string, value: KnobValue): string {
@@ -19,6 +19,7 @@ export function sayKnobValue(name: string, value: KnobValue): string {
           ? `${low}`
           : `${low}–${high}`
         : text.replaceAll("-", " ");
+  if (typeof value === "number" && (unit === "cm" || unit === "kg")) return sayQuantity(value, unit);
   const sign = label("unit", unit);
   return sign ? `${words}${sign === "°" ? "" : " "}${sign}` : words;
 }

@@ -2,7 +2,7 @@ import type { Prescription } from "~/core/exercise/prescription";
 import type { Side } from "~/core/response/session-record";
 import type { RunStep } from "~/core/run/guided-run";
 import type { HandoutKey } from "./de-handout";
-import { sayNumber, t, type Values } from "./say";
+import { sayNumber, sayWeight, t, type Values } from "./say";
 
 /** Who says it: the product itself, or a speaker of another language. */
 export interface Say {
@@ -27,7 +27,7 @@ export function saySet({ dose }: Pick<Prescription, "dose">, say: Say = here): s
       : "",
     contacts ? say.t("phone.contactsWanted", { contacts: contacts.top }) : "",
     minutes ? say.t("phone.minutesWanted", { minutes: say.number(minutes) }) : "",
-    loadKg ? say.t("phone.weight", { kg: say.number(loadKg) }) : "",
+    loadKg ? sayWeight(loadKg, say) : "",
   ]
     .filter(Boolean)
     .join(", ");

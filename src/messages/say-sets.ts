@@ -1,6 +1,6 @@
 import type { Exercise } from "~/core/exercise/exercise";
 import type { SetRecord } from "~/core/response/session-record";
-import { label, sayNumber, t } from "./say";
+import { label, sayNumber, sayWeight, t } from "./say";
 
 type Faults = Exercise["faults"];
 
@@ -41,7 +41,7 @@ function sayWork(set: SetRecord): string {
     reps === undefined ? held : [String(reps), held && t("record.held", { held })].filter(Boolean).join(" "),
     contacts === undefined ? "" : t("dose.contacts", { contacts }),
     minutes === undefined ? "" : t("dose.minutes", { minutes }),
-    loadKg ? t("record.at", { load: t("dose.load", { kg: sayNumber(loadKg) }) }) : "",
+    loadKg ? t("record.at", { load: sayWeight(loadKg) }) : "",
     limit ? t("record.limitedBy", { limit: t(`limit.${limit.kind}`) }) : "",
   ];
   return parts.filter(Boolean).join(" ");

@@ -1,4 +1,6 @@
 import type { MessageKey } from "./en";
+import { poundsFromKg } from "~/core/load/pounds";
+import { ways } from "./ways";
 import { hasWord, wordOf } from "./words";
 
 export type Values = Record<string, string | number | boolean>;
@@ -34,44 +36,37 @@ export function label(prefix: string, code: string): string {
   return isKey(key) ? t(key) : code;
 }
 
-/** Formatters by zone; making one is slow, using it is not. */
-function dateFormat(timeZone: string, withTime: boolean): Intl.DateTimeFormat {
-  const key = `${timeZone} ${withTime}`;
+/** Which language writes a date in the order that is read: 24 Nov, or Nov 24. */
+const localeOf = () => (ways().dates === "month-day" ? "en-US" : "en-GB");
+const shortDay = { weekday: "short", day: "numeric", month: "short" } as const;
+const clock = { hour: "2-digit", minute: "2-digit", hourCycle: "h23" } as const;
+const longDay = { day: "numeric", month: "long", year: "numeric" } as const;
+
+/** Formatters by zone, order and what they say; making one is slow, using it is not. */
+function dateFormat(timeZone: string, what: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
+  const locale = localeOf();
+  const key = `${locale} ${timeZone} ${Object.keys(what).join()}`;
   let format = dateFormats.get(key);
   if (!format) {
-    const time = withTime ? ({ hour: "2-digit", minute: "2-digit" } as const) : {};
-    format = new Intl.DateTimeFormat("en-GB", {
-      weekday: "short",
-      day: "numeric",
-      month: "short",
-      ...time,
-      timeZone,
-    });
+    format = new Intl.DateTimeFormat(locale, { ...what, timeZone });
     dateFormats.set(key, format);
   }
   return format;
 }
 
-/** A local calendar date in words: Tue 24 Nov. */
+/** A local calendar date in words: Tue 24 Nov, or Tue, Nov 24. */
 export function sayDate(date: string): string {
-  return dateFormat("UTC", false).format(new Date(`${date}T12:00:00Z`));
+  return dateFormat("UTC", shortDay).format(new Date(`${date}T12:00:00Z`));
 }
 
-const longDate = new Intl.DateTimeFormat("en-GB", {
-  day: "numeric",
-  month: "long",
-  year: "numeric",
-  timeZone: "UTC",
-});
-
-/** A local date with its year, where it may lie years back: 4 April 1992. */
+/** A local date with its year, where it may lie years back: 4 April 1992, or April 4, 1992. */
 export function sayLongDate(date: string): string {
-  return longDate.format(new Date(`${date}T12:00:00Z`));
+  return dateFormat("UTC", longDay).format(new Date(`${date}T12:00:00Z`));
 }
 
 /** An instant in the clinic's zone: Tue 24 Nov, 09:30. */
 export function sayTime(instant: string, zone: string): string {
-  return dateFormat(zone, true).format(new Date(instant));
+  return dateFormat(zone, { ...shortDay, ...clock }).format(new Date(instant));
 }
 
 /** A number as a person writes it: at most one decimal, two below ten. */
@@ -85,8 +80,31 @@ const numberFormats = [0, 1, 2].map(
   (maximumFractionDigits) => new Intl.NumberFormat("en-GB", { maximumFractionDigits }),
 ) as [Intl.NumberFormat, Intl.NumberFormat, Intl.NumberFormat];
 
+const cmOfInch = 2.54;
+
+/** Who says an amount: words by their keys, and numbers as they are written there. */
+interface AmountSay {
+  readonly t: (key: "unit.weight.kg" | "unit.weight.lb", values: Values) => string;
+  readonly number: (value: number) => string;
+}
+
+/** A weight: 20 kg, or 44.1 lb (20 kg); what is prescribed stays in sight, for it is what is kept. */
+export function sayWeight(kg: number, say: AmountSay = { t, number: sayNumber }): string {
+  const said = say.t("unit.weight.kg", { kg: say.number(kg) });
+  if (ways().weight === "kg") return said;
+  return say.t("unit.weight.lb", { lb: say.number(poundsFromKg(kg)), kg: said });
+}
+
+/** A length: 61 cm, or 24 in (61 cm). */
+export function sayLength(cm: number): string {
+  const said = t("unit.length.cm", { cm: sayNumber(cm) });
+  return ways().length === "cm" ? said : t("unit.length.in", { inches: sayNumber(cm / cmOfInch), cm: said });
+}
+
 /** A value with its unit as it is written: 82 %, 38°, 2/10. Empty units leave the number alone. */
 export function sayQuantity(value: number, unit: string): string {
+  if (unit === "kg") return sayWeight(value);
+  if (unit === "cm") return sayLength(value);
   const sign = label("unit", unit);
   return sign === "" ? sayNumber(value) : `${sayNumber(value)}${/^[°/]/.test(sign) ? "" : " "}${sign}`;
 }

@@ -3,6 +3,8 @@ import { unattendedHeader } from "~/contract/unattended";
 import { sessionCookie, whoHolds } from "~/server/auth/session";
 import { isDatabaseUnavailable } from "~/server/db/transaction";
 import { phoneCookie, whosePhone } from "~/server/phone/open-phone";
+import { waysOf } from "~/server/clinic/habits";
+import { inTheWaysOf } from "~/server/http/in-the-ways-of";
 import { log } from "~/server/http/log";
 import { originAllowed } from "~/server/http/origin";
 import { ApiProblem, databaseDown } from "~/server/http/problem";
@@ -50,9 +52,10 @@ async function answer(
       const phone = await whosePhone(context.cookies.get(phoneCookie())?.value);
       if (phone) context.locals.phone = phone;
     }
-    if (isApi(pathname) || openPages.has(pathname)) return await next();
+    const proceed = () => (staff ? inTheWaysOf(waysOf(staff), next) : next());
+    if (isApi(pathname) || openPages.has(pathname)) return await proceed();
     if (!staff) return context.redirect(signInFrom(context.url), 303);
-    return await next();
+    return await proceed();
   } catch (error) {
     if (isDatabaseUnavailable(error))
       return isApi(pathname) ? databaseDown().response() : context.rewrite("/unavailable");

@@ -1,5 +1,6 @@
 import type { Preferences } from "~/contract/account";
 import type { Calls } from "~/contract/clinic";
+import type { Habits } from "~/contract/habits";
 import type { Role } from "~/contract/roles";
 
 /** Who is asking. Every repository takes the clinic from here, never from the request. */
@@ -14,4 +15,6 @@ export interface StaffContext {
   readonly zone: string;
   /** Whom to call, by urgency, in the clinic's own words. */
   readonly calls: Calls;
+  /** What the clinic begins every patient with, and how it writes weights, lengths and dates. */
+  readonly habits: Habits;
 }

@@ -1,3 +1,4 @@
+import type { CaseloadRow } from "~/contract/clinic";
 import mysql from "mysql2/promise";
 import { Secret, TOTP } from "otpauth";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
@@ -179,6 +180,33 @@ describe("one's own account", () => {
     const elsewhere = (await signIn(email, good)).client;
     expect((await elsewhere.get("/api/account")).body.preferences).toEqual({ theme: "dark", letters: false });
     expect((await elsewhere.get("/")).body).toContain('data-theme="quarry-night"');
+  });
+  it("weights, lengths and dates are written as the clinic has them, or as somebody likes them", async () => {
+    const { email } = await somebody("pounder");
+    const { client } = await signIn(email, good);
+    const set = (more: object) => client.post("/api/account/preferences", more);
+    const page = async () => {
+      const { body } = (await client.get("/api/caseload")) as { body: { rows: CaseloadRow[] } };
+      const own = body.rows.find(({ person }) => person.familyName === "Sandoval");
+      return String((await client.get(`/episodes/${own?.episodeId}/plan`)).body);
+    };
+    expect(await page()).not.toMatch(/\d lb \(/);
+    await set({ weight: "lb", dates: "month-day" });
+    await set({ theme: "dark" });
+    const html = await page();
+    // 60 kg are 132.3 lb; the head says since when in that order too.
+    expect(html).toMatch(/\d lb \([\d.]+ kg\)/);
+    expect(html).toContain('data-weight="lb"');
+    expect(html).toContain('data-dates="month-day"');
+    expect((await client.get("/api/account")).body.preferences).toEqual({
+      theme: "dark",
+      letters: true,
+      weight: "lb",
+      dates: "month-day",
+    });
+    await set({ weight: null, dates: null });
+    expect(await page()).not.toMatch(/\d lb \(/);
+    expect((await set({ weight: "stone" })).status).toBe(422);
   });
 });
 

@@ -71,6 +71,8 @@ describe("the rest of a dose", () => {
   it.each<[string, DoseLineTurns]>([
     ["20kg", { dose: { loadKg: 20 } }],
     ["2,5 kg", { dose: { loadKg: 2.5 } }],
+    ["45lb", { dose: { loadKg: 20.41 } }],
+    ["10 pounds", { dose: { loadKg: 4.54 } }],
     ["3-0-1-0", { dose: { tempo: "3-0-1-0" } }],
     ["tempo 2020", { dose: { tempo: "2-0-2-0" } }],
     ["3010", { dose: { tempo: "3-0-1-0" } }],

@@ -1,3 +1,4 @@
+import { kgFromPounds } from "~/core/load/pounds";
 import { doseStyle, type Work } from "~/core/dose/dose-style";
 import type { DoseLineContext, DoseLineTurns, DoseTerm, SettingWord, TermRead } from "./dose-term";
 import { knobByName } from "~/core/exercise/knob";
@@ -125,6 +126,9 @@ export const doseTerms: readonly DoseTerm[] = [
     dose: { boutsPerDay: countOf(aDay) },
   })),
   term(String.raw`${n}\s*kg${end}`, ([, kg]) => ({ dose: { loadKg: Number(kg) } })),
+  term(String.raw`${n}\s*(?:lbs?|pounds?)${end}`, ([, lb]) => ({
+    dose: { loadKg: kgFromPounds(Number(lb)) },
+  })),
   term(String.raw`${n}\s*n${end}`, ([, newton], { prescription }) =>
     prescription.dose.bandN === undefined ? null : { dose: { bandN: Number(newton) } },
   ),

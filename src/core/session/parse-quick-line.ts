@@ -7,6 +7,7 @@ import {
   type QuickSet,
   type QuickSetPlace,
 } from "./quick-line";
+import { kgFromPounds } from "~/core/load/pounds";
 import { painWords, type PainWord } from "./pain-words";
 import { numberOf, quickTokens, type QuickToken } from "./quick-line-tokens";
 import { TokenCursor } from "./token-cursor";
@@ -146,7 +147,10 @@ class LineReader extends TokenCursor {
     const field: Amount =
       unit?.kind === "word" && unit.text in quickUnits ? quickUnits[unit.text as QuickUnit] : usualUnit;
     if (field !== usualUnit) this.at += 1;
-    if (!this.put(set, field, value)) return false;
+    // Pounds are read, kilograms are kept.
+    const inPounds = unit?.kind === "word" && unit.text === "lb";
+    const kept = inPounds ? { ...value, text: String(kgFromPounds(numberOf(value))) } : value;
+    if (!this.put(set, field, kept)) return false;
     if (value !== token) {
       this.countSaid = true;
       set.count = count;

@@ -48,6 +48,7 @@ export const quickWords: readonly QuickWord[] = [
 /** What a number's unit makes of it; a number without one is repetitions, or what the exercise counts instead. */
 export const quickUnits = {
   kg: "loadKg",
+  lb: "loadKg",
   n: "forceN",
   s: "holdSeconds",
   c: "contacts",
@@ -61,6 +62,7 @@ export const quickPhases = faultPhases;
 /** What a unit looks like in a line, and where the help shows it. */
 const unitExamples: Record<QuickUnit, readonly [example: string, helpUnder: QuickHelpCode]> = {
   kg: ["20kg", "amounts"],
+  lb: ["45lb", "amounts"],
   n: ["110n", "amounts"],
   s: ["5x10s", "sets"],
   c: ["2x25c", "sets"],

@@ -29,6 +29,11 @@ describe("what a line says", () => {
       faults: [],
     });
   });
+  it("pounds are read and kept as kilograms", () => {
+    expect(read("3x12 45lb p2 e7").sets).toEqual(read("3x12 20.41kg p2 e7").sets);
+    expect(read("12 1200 lb p1 e6").problems).toHaveLength(1);
+  });
+
   it.each(["3×12 20kg pain 2 effort 7", "3 x 12 e7 20 kg p 2", "3*12 p2 20kg e7"])(
     "the same in other spellings: %s",
     (text) => {

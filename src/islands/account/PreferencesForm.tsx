@@ -1,10 +1,12 @@
 import { useState } from "react";
-import type { AccountView, Preferences } from "~/contract/account";
+import type { AccountView, Preferences, PreferencesBody } from "~/contract/account";
 import type { Problem } from "~/contract/problem";
 import { call } from "~/islands/frame/call";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import Tap from "~/islands/frame/Tap";
 import { showTheme, themeChoices } from "~/islands/frame/theme";
+import WaysFields, { sayWay } from "~/islands/frame/WaysFields";
+import { showWays } from "~/messages/ways";
 import { letLetters } from "~/islands/frame/use-shortcuts";
 import { t } from "~/messages/say";
 
@@ -18,16 +20,16 @@ export default function PreferencesForm({ view, onChanged }: Props) {
   const [preferences, setPreferences] = useState(view.preferences);
   const [problem, setProblem] = useState<Problem | null>(null);
   const [kept, setKept] = useState(false);
-  const set = async (more: Partial<Preferences>) => {
-    const wanted = { ...preferences, ...more };
+  const set = async (more: PreferencesBody) => {
     // At once: what was tapped stands as tapped; it goes back when it could not be kept.
-    setPreferences(wanted);
-    const answer = await call("setPreferences", {}, wanted);
+    setPreferences({ ...preferences, ...more } as Preferences);
+    const answer = await call("setPreferences", {}, more);
     setProblem(answer.ok ? null : answer.problem);
     setKept(answer.ok);
     if (!answer.ok) return setPreferences(preferences);
     if (more.theme) showTheme(more.theme);
     if (more.letters !== undefined) letLetters(more.letters);
+    showWays({ ...answer.value.clinicWays, ...answer.value.preferences });
     onChanged(answer.value);
   };
   return (
@@ -52,6 +54,11 @@ export default function PreferencesForm({ view, onChanged }: Props) {
           </Tap>
         ))}
       </fieldset>
+      <WaysFields
+        value={preferences}
+        open={(kind) => t("account.asClinic", { way: sayWay(kind, view.clinicWays[kind]) })}
+        onChange={(more) => void set(more)}
+      />
       <label className="flex min-h-11 items-center gap-2">
         <input
           type="checkbox"

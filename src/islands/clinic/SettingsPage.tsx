@@ -1,25 +1,32 @@
 import { useState } from "react";
+import type { Habits, Ways } from "~/contract/habits";
 import type { ClinicView } from "~/contract/trust";
+import { painSchoolCodes } from "~/core/response/pain-school";
+import WaysFields from "~/islands/frame/WaysFields";
 import { island } from "~/islands/frame/island";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { useWrite } from "~/islands/frame/use-write";
 import { t } from "~/messages/say";
+import KeepingBox from "./KeepingBox";
 
-/** The clinic's name and zone, and what is said about keeping records. */
+/** The clinic's name and zone, what every patient begins with, how it is written, and how long records are kept. */
 function SettingsPage({ view }: { view: ClinicView }) {
   const { send, busy, problem } = useWrite("setClinic", {});
   const [saved, setSaved] = useState(view);
   const [name, setName] = useState(view.name);
   const [zone, setZone] = useState(view.zone);
+  const [habits, setHabits] = useState(view.habits);
   const [notice, setNotice] = useState("");
+  const change = (more: Partial<Habits>) => setHabits((before) => ({ ...before, ...more }));
   const save = async (event: React.FormEvent) => {
     event.preventDefault();
-    const written = await send({ name: name.trim(), zone });
+    const written = await send({ name: name.trim(), zone, habits });
     if (!written) return;
     setSaved(written.clinic);
+    setHabits(written.clinic.habits);
     setNotice(t("clinic.saved"));
   };
-  const changed = name.trim() !== saved.name || zone !== saved.zone;
+  const changed = name.trim() !== saved.name || zone !== saved.zone || !isSame(habits, saved.habits);
   return (
     <div className="mx-auto flex max-w-3xl flex-col gap-4 px-4 py-4">
       <h1 className="text-2xl font-bold">{t("clinic.settings")}</h1>
@@ -47,6 +54,51 @@ function SettingsPage({ view }: { view: ClinicView }) {
           </select>
           <span className="text-base-content/75 text-sm font-normal">{t("clinic.zoneHelp")}</span>
         </label>
+        <section className="border-base-300 flex flex-col gap-2 border-t pt-3">
+          <h2 className="text-lg font-semibold">{t("clinic.begins")}</h2>
+          <p className="text-base-content/75 text-sm">{t("clinic.beginsHelp")}</p>
+          <div className="grid gap-3 sm:grid-cols-2">
+            <label className="flex flex-col gap-1 font-medium">
+              {t("clinic.school")}
+              <select
+                className="select w-full"
+                value={habits.school ?? ""}
+                onChange={(event) => change({ school: (event.target.value || null) as Habits["school"] })}
+              >
+                <option value="">{t("clinic.schoolOpen")}</option>
+                {painSchoolCodes.map((code) => (
+                  <option key={code} value={code}>
+                    {t(`school.${code}`)}
+                  </option>
+                ))}
+              </select>
+            </label>
+            <label className="flex flex-col gap-1 font-medium">
+              {t("clinic.passing")}
+              <select
+                className="select w-full"
+                value={habits.passing ?? ""}
+                onChange={(event) => change({ passing: (event.target.value || null) as Habits["passing"] })}
+              >
+                <option value="">{t("clinic.passingOpen")}</option>
+                {(["point", "confident"] as const).map((code) => (
+                  <option key={code} value={code}>
+                    {t(`passing.${code}`)}
+                  </option>
+                ))}
+              </select>
+            </label>
+          </div>
+        </section>
+        <section className="border-base-300 flex flex-col gap-2 border-t pt-3">
+          <h2 className="text-lg font-semibold">{t("clinic.ways")}</h2>
+          <p className="text-base-content/75 text-sm">{t("clinic.waysHelp")}</p>
+          <WaysFields value={habits} onChange={(more) => change(more as Partial<Ways>)} />
+        </section>
+        <KeepingBox
+          years={habits.keepYears === null ? "" : String(habits.keepYears)}
+          onYears={(years) => change({ keepYears: years === "" ? null : Number(years) })}
+        />
         <div className="flex flex-wrap items-center gap-3">
           <button className="btn btn-primary" disabled={busy || !changed || name.trim().length < 2}>
             {t("clinic.save")}
@@ -56,12 +108,11 @@ function SettingsPage({ view }: { view: ClinicView }) {
           </p>
         </div>
       </form>
-      <section className="bg-base-100 border-base-300 rounded-box border p-3">
-        <h2 className="text-lg font-semibold">{t("clinic.keeping")}</h2>
-        <p className="mt-1">{t("clinic.keepingText")}</p>
-      </section>
     </div>
   );
 }
+
+const isSame = (a: Habits, b: Habits) =>
+  (Object.keys(b) as (keyof Habits)[]).every((name) => a[name] === b[name]);
 
 export default island(SettingsPage);

@@ -31,8 +31,7 @@ async function switchTheme() {
   const { showTheme, shownTheme } = await import("./theme");
   const theme = shownTheme() === "light" ? "dark" : "light";
   showTheme(theme);
-  const letters = document.body.dataset["letters"] !== "off";
-  await call("setPreferences", {}, { theme, letters });
+  await call("setPreferences", {}, { theme });
 }
 
 /** Name of the clinic, who is signed in, and what works on every page. */

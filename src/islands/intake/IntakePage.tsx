@@ -5,6 +5,7 @@ import type { Problem } from "~/contract/problem";
 import type { DraftList } from "~/contract/intake";
 import { mostUrgent, type Urgency } from "~/core/intake/stop-signal";
 import type { Measure } from "~/core/measure/measure";
+import type { PainSchoolCode } from "~/core/response/pain-school";
 import type { Calls } from "~/contract/clinic";
 import { call } from "~/islands/frame/call";
 import ProblemNote from "~/islands/frame/ProblemNote";
@@ -34,6 +35,8 @@ interface Props {
   maySign: boolean;
   /** Whom to call, by urgency. */
   calls: Calls;
+  /** The pain rule that this clinic begins with; null: as the stage says. */
+  school: PainSchoolCode | null;
   /** A person the clinic knows, for whom this is another episode. */
   known: KnownPerson | null;
 }
@@ -55,9 +58,12 @@ function IntakePage({
   zone,
   maySign,
   calls,
+  school,
   known,
 }: Props) {
-  const form = useForm<IntakeFields>({ defaultValues: { ...emptyIntake, baselineOn: today, ...known } });
+  const form = useForm<IntakeFields>({
+    defaultValues: { ...emptyIntake, baselineOn: today, school: school ?? "", ...known },
+  });
   const measures = useMemo(() => new Map(measureList.map((one) => [one.code, one])), [measureList]);
   const [id, setId] = useState(() => uuid());
   const [problem, setProblem] = useState<Problem | null>(null);

@@ -2,7 +2,7 @@ import { useState } from "react";
 import type { LabView } from "~/contract/lab";
 import { island } from "~/islands/frame/island";
 import { later } from "~/islands/frame/later";
-import { sayNumber, t } from "~/messages/say";
+import { sayWeight, t } from "~/messages/say";
 import { askedOf } from "./asked-of";
 import { useLoads } from "./use-loads";
 
@@ -81,7 +81,7 @@ function LabPage({ view: loaded, itemId }: Props) {
         )}
       </div>
       <p className="text-base-content/75 text-sm" data-testid="lab-body">
-        {t("lab.body", { height: body.heightM.toFixed(2), mass: sayNumber(body.massKg) })}
+        {t("lab.body", { height: body.heightM.toFixed(2), mass: sayWeight(body.massKg) })}
         {!(body.heightMeasured && body.massMeasured) && ` ${t("lab.bodyAssumed")}`}{" "}
         <strong>{t("lab.caution")}</strong>
       </p>

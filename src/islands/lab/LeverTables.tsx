@@ -5,13 +5,15 @@ import { kneelingLowering } from "~/core/mechanics/kneeling-lowering";
 import { typedNumber } from "~/islands/frame/typed-number";
 import { massWithin } from "./bench";
 import { boxForBend } from "~/islands/prescribe/box-for-bend";
-import { label, sayNumber, t } from "~/messages/say";
+import { label, sayLength, sayNumber, t } from "~/messages/say";
 
 const boxBends = [45, 60, 75, 90, 105] as const;
 const sittingDegs = [0, 15, 30, 45, 60, 75, 90] as const;
 const lyingDegs = [0, 10, 20, 30, 40] as const;
 const loweringDegs = [10, 20, 30, 40, 50, 60, 70] as const;
 const mostKg = 100;
+
+const sayBox = (cm: number | null) => (cm === null ? "" : sayLength(cm));
 
 /** What can be read off for this person: boxes by knee bend, where a weight is hardest, lowering from kneeling. */
 export default function LeverTables({ body }: { body: LoadBody }) {
@@ -39,11 +41,7 @@ export default function LeverTables({ body }: { body: LoadBody }) {
             {boxBends.map((deg) => (
               <tr key={deg} className="border-base-300 border-t tabular-nums">
                 <td className="py-1">{t("lab.degree", { value: deg })}</td>
-                <td className="text-right font-semibold">
-                  {t("lab.cm", {
-                    value: boxForBend(heightM, deg) ?? "",
-                  })}
-                </td>
+                <td className="text-right font-semibold">{sayBox(boxForBend(heightM, deg))}</td>
               </tr>
             ))}
           </tbody>

@@ -5,7 +5,7 @@ import { boxHeight } from "~/core/mechanics/box-height";
 import { sitBack } from "~/core/mechanics/sit-back";
 import { squatLinkage } from "~/core/mechanics/squat-linkage";
 import { typedNumber } from "~/islands/frame/typed-number";
-import { label, sayNumber, t } from "~/messages/say";
+import { label, sayLength, sayNumber, t } from "~/messages/say";
 import BenchFigure from "./BenchFigure";
 import { askOf, startingBench, type Bench } from "./bench";
 import { sayChange, sayComparison } from "./say-comparison";
@@ -241,9 +241,9 @@ export default function SquatBench({ body, left }: Props) {
               {(
                 [
                   ["lab.bench.lean", t("lab.degree", { value: Math.round(now.trunkLeanDeg) })],
-                  ["lab.bench.past", t("lab.cm", { value: sayNumber(Math.round(now.kneePastToeCm)) })],
-                  ["lab.bench.hipHeight", t("lab.cm", { value: sayNumber(Math.round(now.hipHeightCm)) })],
-                  ["lab.bench.box", t("lab.cm", { value: sayNumber(Math.round(box.boxCm)) })],
+                  ["lab.bench.past", sayLength(Math.round(now.kneePastToeCm))],
+                  ["lab.bench.hipHeight", sayLength(Math.round(now.hipHeightCm))],
+                  ["lab.bench.box", sayLength(Math.round(box.boxCm))],
                   [
                     "lab.bench.ratio",
                     now.hipKneeRatio === null ? t("lab.unknown") : sayNumber(now.hipKneeRatio),

@@ -3,7 +3,7 @@ import type { LiftsView } from "~/contract/lifts";
 import DateAxis from "~/islands/chart/DateAxis";
 import { useWidth } from "~/islands/chart/use-width";
 import ValueAxis from "~/islands/chart/ValueAxis";
-import { label, sayDate, sayNumber, t } from "~/messages/say";
+import { label, sayDate, sayWeight, t } from "~/messages/say";
 
 type Trend = LiftsView["trends"][number];
 
@@ -87,7 +87,7 @@ export default function LiftChart({ trend: { movement, points, bestKg, bestOn },
         <path d={path(points) ?? ""} className="stroke-primary fill-none" strokeWidth={2} />
         {points.map(({ on, sets, reps, loadKg, oneRepMaxKg }) => (
           <circle key={on} cx={x(day(on))} cy={y(oneRepMaxKg)} r={4} className="fill-primary">
-            <title>{`${sayDate(on)}: ${t("lifts.line", { sets, reps, load: sayNumber(loadKg) })}`}</title>
+            <title>{`${sayDate(on)}: ${t("lifts.line", { sets, reps, load: sayWeight(loadKg) })}`}</title>
           </circle>
         ))}
       </svg>

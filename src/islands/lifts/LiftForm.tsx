@@ -2,6 +2,7 @@ import { Controller, useForm } from "react-hook-form";
 import type { LiftsView } from "~/contract/lifts";
 import { liftFeelings } from "~/core/lift/lift";
 import FormFeet from "~/islands/frame/FormFeet";
+import InPounds from "~/islands/frame/InPounds";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import TapChoice from "~/islands/frame/TapChoice";
 import { useWrite } from "~/islands/frame/use-write";
@@ -20,7 +21,7 @@ interface Props {
 
 /** One lift: what, how often, how heavy, how it felt. */
 export default function LiftForm({ view, corrected, movements, onWritten, onCancel }: Props) {
-  const { register, control, handleSubmit, setError, formState } = useForm<LiftFields>({
+  const { register, control, watch, setValue, handleSubmit, setError, formState } = useForm<LiftFields>({
     defaultValues: liftFields(corrected, view.today),
   });
   const { send, busy, problem } = useWrite("recordLift", { id: view.episodeId });
@@ -69,6 +70,7 @@ export default function LiftForm({ view, corrected, movements, onWritten, onCanc
         {number("sets")}
         {number("reps")}
         {number("loadKg")}
+        <InPounds label={t("lifts.load")} kg={watch("loadKg")} onKg={(kg) => setValue("loadKg", kg)} />
       </div>
       <Controller
         control={control}

@@ -1,6 +1,6 @@
 import { Pencil } from "lucide-react";
 import type { LiftsView } from "~/contract/lifts";
-import { label, sayDate, sayNumber, t } from "~/messages/say";
+import { label, sayDate, sayWeight, t } from "~/messages/say";
 
 interface Props {
   lifts: LiftsView["lifts"];
@@ -24,7 +24,7 @@ export default function LiftLog({ lifts, onCorrect }: Props) {
                   <span className="text-base-content/75 w-22 text-sm">{sayDate(on)}</span>
                   <span className="font-medium">{movement}</span>
                   <span className="tabular-nums">
-                    {t("lifts.line", { sets, reps, load: sayNumber(loadKg) })}
+                    {t("lifts.line", { sets, reps, load: sayWeight(loadKg) })}
                   </span>
                   {felt && <span className="text-sm">{label("lifts.felt", felt)}</span>}
                 </p>

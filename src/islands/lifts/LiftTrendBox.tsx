@@ -1,6 +1,6 @@
 import { later } from "~/islands/frame/later";
 import type { LiftsView } from "~/contract/lifts";
-import { sayDate, sayNumber, t } from "~/messages/say";
+import { sayDate, sayWeight, t } from "~/messages/say";
 
 const LiftChart = later(
   () => import("./LiftChart"),
@@ -22,7 +22,7 @@ export default function LiftTrendBox({ trend, steps }: Props) {
         {stalledDays === null
           ? t("lifts.moving", { days: daysSince })
           : t("lifts.stalled", { days: stalledDays, trainings: daysSince })}{" "}
-        {t("lifts.best", { kg: sayNumber(Math.round(bestKg)), date: sayDate(bestOn) })}
+        {t("lifts.best", { load: sayWeight(Math.round(bestKg)), date: sayDate(bestOn) })}
       </p>
       {uneasy > 0 && <p className="text-sm">{t("lifts.uneasy", { count: uneasy })}</p>}
       <LiftChart trend={trend} steps={steps} />

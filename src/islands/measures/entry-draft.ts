@@ -1,3 +1,4 @@
+import { ways } from "~/messages/ways";
 import { v5 as uuidOf } from "uuid";
 import type { VisitBody } from "~/contract/measures";
 import type { Measure, ResultDetail } from "~/core/measure/measure";
@@ -34,8 +35,16 @@ export interface VisitDraft {
   readonly rows: Readonly<Record<string, RowEntry>>;
 }
 
+/** The unit that somebody types a measure in: as they read weights and lengths, where it can be. */
+function unitTyped({ unit, entryUnits = [] }: Measure): string {
+  const { weight, length } = ways();
+  const liked =
+    weight === "lb" && unit === "kg" ? "[lb_av]" : length === "in" && unit === "cm" ? "[in_i]" : unit;
+  return entryUnits.some((one) => one.unit === liked) ? liked : unit;
+}
+
 export const emptyRow = (measure: Measure): RowEntry => ({
-  unit: measure.unit,
+  unit: unitTyped(measure),
   way: measure.ways?.[0] ?? "",
   meant: false,
   sides: {},

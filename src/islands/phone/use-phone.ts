@@ -12,6 +12,7 @@ import {
   type NotTaken,
   type Waiting,
 } from "./phone-store";
+import { waysFrom } from "~/messages/ways";
 import { sendWaiting } from "./send-waiting";
 
 interface State {
@@ -30,6 +31,11 @@ interface State {
 }
 
 const clockMs = 20_000;
+
+/** Weights, lengths and dates are written here as the clinic of the plan does. */
+const asWritten = ({ ways }: PhoneView) => {
+  if (ways) waysFrom(() => ways);
+};
 
 const start: State = {
   phase: "opening",
@@ -64,6 +70,7 @@ export function usePhone() {
     const notTaken = (await readKept("notTaken")) ?? [];
     if (answer.ok) {
       const view = answer.value;
+      asWritten(view);
       const ahead = Date.parse(view.asOf) - Date.now();
       const full = await failed(async () => {
         await keep("view", view);
@@ -110,6 +117,7 @@ export function usePhone() {
       if ((await finishForgetting()) && token.length < 20) return shut(t("phone.forgotten"));
       const [view, ahead = 0] = await Promise.all([readKept("view"), readKept("ahead")]).catch(() => []);
       const waiting = await whatWaits().catch(() => []);
+      if (view) asWritten(view);
       if (view) setState((before) => ({ ...before, phase: "open", view, ahead, waiting }));
       if (token.length >= 20) {
         history.replaceState(null, "", location.pathname);

@@ -1,3 +1,4 @@
+import InPounds from "~/islands/frame/InPounds";
 import { useFormContext, useWatch } from "react-hook-form";
 import { steadyTempo } from "~/core/dose/tempo";
 import type { Variant } from "~/core/exercise/exercise";
@@ -26,6 +27,9 @@ export default function DoseFields({ variant }: { variant: Variant }) {
       )}
       {work.includes("minutes") && <NumberField label={t("prescribe.minutes")} unit="min" name="minutes" />}
       {canLoad && <NumberField label={t("prescribe.load")} unit="kg" name="loadKg" />}
+      {canLoad && (
+        <InPounds label={t("prescribe.load")} kg={draft.loadKg} onKg={(kg) => setValue("loadKg", kg)} />
+      )}
       {variant.kit.includes("band") && <NumberField label={t("prescribe.band")} unit="N" name="bandN" />}
       {asksEffort(draft) && (
         <div className="flex items-end gap-1">

@@ -84,6 +84,9 @@ const bodies: Bodies = {
       {summary && <p className="whitespace-pre-line">{summary}</p>}
     </>
   ),
+  passing: ({ passing, reason }) => (
+    <p>{t("record.passingLine", { passing: t(`passing.${passing}`), reason })}</p>
+  ),
   school: ({ school, reason }) => <p>{t("record.schoolLine", { school: t(`school.${school}`), reason })}</p>,
   event: ({ event, on, procedures, graft, corrects, withdrawn, reason }) => (
     <>

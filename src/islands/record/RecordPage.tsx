@@ -23,6 +23,7 @@ const kinds: readonly Kind[] = [
   "stage",
   "turn",
   "school",
+  "passing",
   "clearance",
   "signal",
   "suspect",

@@ -1,3 +1,4 @@
+import InPounds from "~/islands/frame/InPounds";
 import { Controller, useFormContext } from "react-hook-form";
 import { limitKinds, painSites } from "~/core/response/session-record";
 import TapChoice from "~/islands/frame/TapChoice";
@@ -60,6 +61,9 @@ export default function SetFields({ item, path, title, school, lead }: Props) {
               </span>
             </label>
           ))}
+        {counted.loadKg && (
+          <InPounds label={t("session.load")} kg={set.loadKg} onKg={(kg) => setValue(`${path}.loadKg`, kg)} />
+        )}
         <MeasuredKnobs
           item={item}
           used={set.settings}

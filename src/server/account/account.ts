@@ -1,4 +1,4 @@
-import type { AccountView, Preferences } from "~/contract/account";
+import type { AccountView, Preferences, PreferencesBody } from "~/contract/account";
 import { writeAudit } from "~/server/audit/audit-repository";
 import { countRecoveryCodes, findSecondFactor } from "~/server/auth/second-factor-repository";
 import { deleteNamedSession, deleteSessionsOf, findSessionsOf } from "~/server/auth/staff-repository";
@@ -10,7 +10,7 @@ import type { StaffContext } from "~/server/staff-context";
 
 /** One's own account. @param token of the session that asks */
 export async function readAccount(staff: StaffContext, token: string): Promise<AccountView> {
-  const { staffId, name, email, role, preferences } = staff;
+  const { staffId, name, email, role, preferences, habits } = staff;
   const own = hashToken(token);
   return {
     id: staffId,
@@ -18,6 +18,7 @@ export async function readAccount(staff: StaffContext, token: string): Promise<A
     email,
     role,
     preferences,
+    clinicWays: { weight: habits.weight, length: habits.length, dates: habits.dates },
     secondFactor: (await findSecondFactor(pool(), staff))?.confirmed ?? false,
     recoveryCodesLeft: await countRecoveryCodes(pool(), staff),
     sessions: (await findSessionsOf(pool(), staff)).map(({ tokenHash, createdAt, lastSeenAt }) => ({
@@ -41,8 +42,10 @@ export async function endSessions(staff: StaffContext, token: string, session: s
 export async function setPreferences(
   staff: StaffContext,
   token: string,
-  preferences: Preferences,
+  more: PreferencesBody,
 ): Promise<AccountView> {
+  const merged = Object.entries({ ...staff.preferences, ...more }).filter(([, value]) => value !== null);
+  const preferences = Object.fromEntries(merged) as Preferences;
   await setOfColleague(pool(), staff.clinicId, staff.staffId, "preferences", JSON.stringify(preferences));
   return readAccount({ ...staff, preferences }, token);
 }

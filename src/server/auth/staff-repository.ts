@@ -1,4 +1,5 @@
 import type { ResultSetHeader, RowDataPacket } from "mysql2";
+import { habitsOf } from "~/server/clinic/habits";
 import { usualPreferences, type Preferences } from "~/contract/account";
 import { callsOf, callsOfClinic } from "~/server/clinic/calls-repository";
 import type { Role } from "~/contract/roles";
@@ -49,7 +50,7 @@ export async function findSession(
   limits: { seenSince: string; createdSince: string },
 ): Promise<{ staff: StaffContext; lastSeenAt: string } | null> {
   const [rows] = await db.execute<RowDataPacket[]>(
-    `SELECT s.clinic_id, s.id, s.name, s.email, s.role, s.preferences, c.name AS clinic_name, c.zone, t.last_seen_at,
+    `SELECT s.clinic_id, s.id, s.name, s.email, s.role, s.preferences, c.name AS clinic_name, c.zone, c.habits, t.last_seen_at,
             ${callsOfClinic}
        FROM staff_sessions t
        JOIN staff s ON s.clinic_id = t.clinic_id AND s.id = t.staff_id
@@ -72,6 +73,7 @@ export async function findSession(
       clinicName: row["clinic_name"],
       zone: row["zone"],
       calls: callsOf(row),
+      habits: habitsOf(row["habits"]),
     },
   };
 }

@@ -1,11 +1,13 @@
+import type { Habits } from "~/contract/habits";
 import { toDatabaseTime, type Queryable } from "~/server/db/connection";
 
 interface Clinic {
   readonly name: string;
   readonly zone: string;
+  readonly habits: Habits;
 }
 
-/** Sets a clinic's name and zone and keeps what they were. With another zone days begin at other hours: all is judged anew. */
+/** Sets a clinic's name, zone and habits and keeps what they were. With another zone days begin at other hours: all is judged anew. */
 export async function changeClinic(
   db: Queryable,
   by: { readonly clinicId: string; readonly staffId: string },
@@ -13,9 +15,10 @@ export async function changeClinic(
   at: string,
 ): Promise<void> {
   const { id, before, after } = change;
-  await db.execute("UPDATE clinics SET name = ?, zone = ? WHERE id = ?", [
+  await db.execute("UPDATE clinics SET name = ?, zone = ?, habits = ? WHERE id = ?", [
     after.name,
     after.zone,
+    JSON.stringify(after.habits),
     by.clinicId,
   ]);
   await db.execute(

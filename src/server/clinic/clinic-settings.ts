@@ -10,25 +10,26 @@ import type { StaffContext } from "~/server/staff-context";
 import { changeClinic } from "./clinic-repository";
 
 /** What holds for the whole clinic, with the zones there are. */
-export const readClinic = ({ clinicName, zone }: StaffContext): ClinicView => ({
+export const readClinic = ({ clinicName, zone, habits }: StaffContext): ClinicView => ({
   name: clinicName,
   zone,
+  habits,
   zones: [...new Set([zone, "UTC", ...Intl.supportedValuesOf("timeZone")])].sort(),
 });
 
-/** Sets the clinic's name and zone. */
+/** Sets the clinic's name, zone and habits. */
 export function setClinic(
   staff: StaffContext,
   body: ClinicBody,
 ): Promise<{ id: string; repeated: boolean; clinic: ClinicView }> {
   const at = now();
-  const after = { name: body.name.trim(), zone: body.zone };
+  const after = { name: body.name.trim(), zone: body.zone, habits: body.habits ?? staff.habits };
   if (!isZone(after.zone)) throw refused([{ path: "/zone", problem: "is not a time zone" }]);
   const sent = { id: body.id.toLowerCase(), kind: "clinic", episodeId: null, body };
   return inTransaction(async (db) => {
     const repeated = await isKnownTwin(db, staff.clinicId, sent);
     if (!repeated) {
-      const before = { name: staff.clinicName, zone: staff.zone };
+      const before = { name: staff.clinicName, zone: staff.zone, habits: staff.habits };
       await changeClinic(db, staff, { id: sent.id, before, after }, at);
       await keepReceipt(db, staff, sent, at);
       await writeAudit(db, staff, { action: "set-clinic", kind: "clinic_changes", id: sent.id }, at);
@@ -36,7 +37,7 @@ export function setClinic(
     return {
       id: sent.id,
       repeated,
-      clinic: readClinic({ ...staff, clinicName: after.name, zone: after.zone }),
+      clinic: readClinic({ ...staff, clinicName: after.name, zone: after.zone, habits: after.habits }),
     };
   });
 }

@@ -130,6 +130,13 @@ function entries(loaded: LoadedCase): RecordEntry[] {
       school,
       reason,
     })),
+    ...parts.passings.map(({ at, by: who, passing, reason }): RecordEntry => ({
+      kind: "passing",
+      at,
+      by: who,
+      passing,
+      reason,
+    })),
     ...parts.clearances.map(({ at, by: who, itemId, reason }): RecordEntry => ({
       kind: "clearance",
       at,

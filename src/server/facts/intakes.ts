@@ -20,6 +20,7 @@ export const intakes = fact({
   bringsAlong: [
     "stageMoves",
     "schools",
+    "passings",
     "circumstances",
     "items",
     "prescriptions",

@@ -22,6 +22,7 @@ import { intakes } from "~/server/facts/intakes";
 import { signalClearances } from "~/server/facts/signal-clearances";
 import { signals } from "~/server/facts/signals";
 import { items as itemFacts } from "~/server/facts/items";
+import { passings } from "~/server/facts/passings";
 import { prescriptions } from "~/server/facts/prescriptions";
 import { schools } from "~/server/facts/schools";
 import { appendFact, type Writing } from "~/server/facts/sql";
@@ -239,6 +240,10 @@ async function store(
   });
   if (intake.school)
     await appendFact(db, w, schools, { id: uuid(), at, school: intake.school, reason: "Set at intake" });
+  if (staff.habits.passing !== null) {
+    const { passing } = staff.habits;
+    await appendFact(db, w, passings, { id: uuid(), at, passing, reason: "As this clinic does" });
+  }
   if (intake.surgery && intake.surgery.on <= today) {
     const { on, graft } = intake.surgery;
     await appendFact(db, w, events, {

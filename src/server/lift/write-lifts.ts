@@ -6,7 +6,7 @@ import { localDay } from "~/core/schedule/local-day";
 import { lifts } from "~/server/facts/lifts";
 import { smallDoses } from "~/server/facts/small-doses";
 import { appendFact } from "~/server/facts/sql";
-import { sayNumber, t } from "~/messages/say";
+import { sayWeight, t } from "~/messages/say";
 import { refused } from "~/server/http/problem";
 import { unusual } from "~/server/write/meant-so";
 import type { StaffContext } from "~/server/staff-context";
@@ -23,7 +23,7 @@ export function recordLift(staff: StaffContext, episodeId: string, body: LiftBod
     if (problems.length > 0) throw refused(problems);
     const heaviest = meant ? null : unlikelyAbove(entry, standing);
     if (heaviest !== null)
-      throw unusual([{ path: "/loadKg", problem: t("lifts.farAbove", { kg: sayNumber(heaviest) }) }]);
+      throw unusual([{ path: "/loadKg", problem: t("lifts.farAbove", { load: sayWeight(heaviest) }) }]);
     await appendFact(db, writing, lifts, { ...entry, movement: entry.movement.trim(), at: writing.at });
   });
 }

@@ -1,5 +1,6 @@
 import type { ResultSetHeader, RowDataPacket } from "mysql2";
 import type { PhonesView } from "~/contract/phones";
+import { habitsOf } from "~/server/clinic/habits";
 import { callsOf, callsOfClinic } from "~/server/clinic/calls-repository";
 import {
   fromDatabaseTime,
@@ -94,7 +95,7 @@ export async function findPhone(
   tokenHash: Buffer,
 ): Promise<{ phone: PhoneContext; seenAt: string } | null> {
   const [rows] = await db.execute<RowDataPacket[]>(
-    `SELECT p.clinic_id, p.id, p.episode_id, p.seen_at, c.name, c.zone, ${callsOfClinic}
+    `SELECT p.clinic_id, p.id, p.episode_id, p.seen_at, c.name, c.zone, c.habits, ${callsOfClinic}
        FROM phones p JOIN clinics c ON c.id = p.clinic_id
       WHERE p.token_hash = ? AND p.ended_at IS NULL`,
     [tokenHash],
@@ -111,6 +112,7 @@ export async function findPhone(
       clinicName: String(row["name"]),
       zone: String(row["zone"]),
       calls: callsOf(row),
+      habits: habitsOf(row["habits"]),
     },
   };
 }

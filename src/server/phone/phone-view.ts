@@ -38,6 +38,7 @@ export async function readPhone(phone: PhoneContext): Promise<PhoneView> {
     givenName: head.person.givenName,
     clinicName: phone.clinicName,
     calls: phone.calls,
+    ways: { weight: phone.habits.weight, length: phone.habits.length, dates: phone.habits.dates },
     involvedSide: head.involvedSide,
     heightM: measuredHeight(file),
     state: episodeState(head),

@@ -4,7 +4,7 @@ import { measuredBody } from "~/core/case/measured-body";
 import type { Amounts } from "~/core/dose/amounts";
 import { doseJumps, type DoseJump } from "~/core/dose/dose-jump";
 import type { FieldProblem } from "~/core/schema/field-problem";
-import { label, sayNumber, t } from "~/messages/say";
+import { label, sayNumber, sayWeight, t } from "~/messages/say";
 import { ApiProblem, refused } from "~/server/http/problem";
 
 /** Amounts typed at a place of the body that is sent, with the most that was done of them before. */
@@ -44,7 +44,12 @@ export const unusual = (problems: readonly FieldProblem[]) =>
 
 function said({ jump, path }: { jump: DoseJump; path: string }): FieldProblem {
   const { key, now, before, against, beyond } = jump;
-  const amounts = { now: sayNumber(now), before: sayNumber(before), what: label("amount", key) };
+  const isBody = beyond || against === "body";
+  const amounts = {
+    now: sayNumber(now),
+    before: isBody ? sayWeight(before) : sayNumber(before),
+    what: label("amount", key),
+  };
   const words = beyond ? "meant.beyond" : against === "body" ? "meant.body" : "meant.jump";
   return { path, problem: t(words, amounts) };
 }

@@ -20,7 +20,7 @@ export const clinic = {
   "clinic.ways": "How it is written",
   "clinic.waysHelp":
     "For everybody here who has not chosen otherwise, and on patients’ phones. Kept are kilograms and centimetres.",
-  "clinic.keepYears": "Years a record is kept after it was closed",
+  "clinic.keepYears": "Years kept after closing",
   "clinic.keepYearsHelp": "Nothing is erased by itself. Left empty, no time is set.",
   "clinic.keepLook": "Whom that would be",
   "clinic.keepNobody": "Nobody’s record has been closed for {years, plural, one {# year} other {# years}}.",

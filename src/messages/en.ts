@@ -49,6 +49,7 @@ export const en = {
   "stopped.why": "For whoever looks after it: {why}",
   "frame.inPounds": "In pounds",
   "frame.inPoundsOf": "{what}, in pounds",
+  "frame.table": "Table",
   "frame.skip": "Skip to the content",
   "frame.signOut": "Sign out",
   "frame.caseload": "Caseload",

@@ -98,7 +98,9 @@ export function sayWeight(kg: number, say: AmountSay = { t, number: sayNumber })
 /** A length: 61 cm, or 24 in (61 cm). */
 export function sayLength(cm: number): string {
   const said = t("unit.length.cm", { cm: sayNumber(cm) });
-  return ways().length === "cm" ? said : t("unit.length.in", { inches: sayNumber(cm / cmOfInch), cm: said });
+  return ways().length === "cm"
+    ? said
+    : t("unit.length.in", { inches: sayNumber(Math.round((cm / cmOfInch) * 10) / 10), cm: said });
 }
 
 /** A value with its unit as it is written: 82 %, 38°, 2/10. Empty units leave the number alone. */

@@ -128,9 +128,21 @@ const views: Record<string, (page: Page) => Promise<unknown>> = {
   "nothing here": (page) => visit(page, "/no-such-page"),
 };
 
+const widthOf = (page: Page) => page.evaluate(() => document.documentElement.scrollWidth);
+
+/** Sets words as wide as WCAG 1.4.12 says they must be able to stand, or as they are again. In the page. */
+function setWider(wider: boolean): void {
+  const sheet = new CSSStyleSheet();
+  sheet.replaceSync(
+    "* { line-height: 1.5 !important; letter-spacing: 0.12em !important; word-spacing: 0.16em !important } p { margin-bottom: 2em !important }",
+  );
+  document.adoptedStyleSheets = wider ? [sheet] : [];
+}
+
 describe.each(Object.entries(views))("%s", (name, open) => {
   it("meets WCAG 2.2 A and AA in both themes and fits a phone", async () => {
     const { page } = at.person;
+    await page.setViewportSize(tablet);
     await open(page);
     if (name === "nothing here") at.person.complaints.splice(0);
     // Only colours differ from theme to theme.
@@ -145,8 +157,20 @@ describe.each(Object.entries(views))("%s", (name, open) => {
       expect(violations, theme).toEqual([]);
     }
 
+    // 1.4.10: a phone of 320; a window of 1280 at 200 %; and words set wider, as 1.4.12 has it.
+    for (const width of [320, 640]) {
+      await page.setViewportSize({ width, height: 640 });
+      await nextFrames(page);
+      expect(await widthOf(page), `${width} wide`).toBeLessThanOrEqual(width);
+    }
     await page.setViewportSize(phone);
+    await page.evaluate(setWider, true);
     await nextFrames(page);
+    expect(await widthOf(page), "with wider words").toBeLessThanOrEqual(phone.width);
+    await page.evaluate(setWider, false);
+    await nextFrames(page);
+    // 2.5.8: each target as large as the standard asks, or as far from the next.
+    expect(await violationsOf(page, ["target-size", "scrollable-region-focusable"])).toEqual([]);
     const width = await page.evaluate(() => document.documentElement.scrollWidth);
     const small = await page.$$eval(
       "main button, main a.btn, main select, header button, header a",

@@ -9,7 +9,7 @@ export async function violationsOf(page: Page, runOnly: readonly string[]): Prom
   await page.evaluate(`(() => { ${axe.source} })()`);
   return page.evaluate(async (only) => {
     const checker = (window as unknown as { axe: typeof axe }).axe;
-    const result = await checker.run(document, { runOnly: [...only] });
+    const result = await checker.run(document, { runOnly: [...only], resultTypes: ["violations"] });
     return result.violations.map(
       (v) =>
         `${v.id}: ${v.nodes.map((n) => `${n.html.slice(0, 120)} ${n.any[0]?.message ?? ""}`).join(" | ")}`,

@@ -71,8 +71,8 @@ function TopBar({ name, email, role, clinic }: Props) {
           <svg viewBox="0 0 32 32" className="size-7" aria-hidden>
             <path d="M3 26h8v-7h7v-7h11" fill="none" stroke="currentColor" strokeWidth="3" />
           </svg>
-          <span className="hidden sm:inline">{clinic}</span>
-          <span className="sm:hidden">{t("frame.caseload")}</span>
+          <span className="hidden max-w-80 truncate md:inline">{clinic}</span>
+          <span className="md:hidden">{t("frame.caseload")}</span>
         </a>
         <button
           type="button"
@@ -81,7 +81,7 @@ function TopBar({ name, email, role, clinic }: Props) {
           aria-keyshortcuts="Control+K"
         >
           <Search className="size-5" aria-hidden />
-          <span className="max-sm:sr-only">{t("frame.find")}</span>
+          <span className="max-md:sr-only">{t("frame.find")}</span>
           <kbd className="kbd kbd-sm text-base-content max-lg:hidden">Ctrl K</kbd>
         </button>
         <a
@@ -89,7 +89,7 @@ function TopBar({ name, email, role, clinic }: Props) {
           className="btn btn-ghost max-[359px]:hidden text-(--bar-content) hover:text-base-content"
         >
           <BookOpen className="size-5" aria-hidden />
-          <span className="max-sm:sr-only">{t("frame.library")}</span>
+          <span className="max-md:sr-only">{t("frame.library")}</span>
         </a>
         <a
           href="/clinic"
@@ -132,7 +132,7 @@ function TopBar({ name, email, role, clinic }: Props) {
           aria-label={t("frame.signOut")}
         >
           <LogOut className="size-5" aria-hidden />
-          <span className="hidden sm:inline">{t("frame.signOut")}</span>
+          <span className="hidden md:inline">{t("frame.signOut")}</span>
         </button>
       </div>
       {signingIn && (

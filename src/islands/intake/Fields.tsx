@@ -82,10 +82,15 @@ export function SelectField({
   name,
   label,
   options,
-}: Named & { options: readonly (readonly [string, string])[] }) {
+  isLong = false,
+}: Named & {
+  options: readonly (readonly [string, string])[];
+  /** Its words need the whole width of a phone. */
+  isLong?: boolean;
+}) {
   const { props, note } = useField(name);
   return (
-    <label className="flex flex-col text-sm">
+    <label className={`flex flex-col text-sm ${isLong ? "max-sm:col-span-2" : ""}`}>
       {label}
       <select className="select aria-invalid:border-error w-full pr-9 text-ellipsis" {...props}>
         {options.map(([value, says]) => (

@@ -69,6 +69,7 @@ export function ProblemSection({
     <Section title={t("intake.problem")}>
       <SelectField
         name="pathway"
+        isLong
         label={t("intake.pathway")}
         options={[none, ...pathways.map(({ code, name }) => [code, name] as const)]}
       />

@@ -19,7 +19,7 @@ const look: Record<LineRole, { stroke: string; fill: string; dash?: string; mark
 
 /** Both sides over time with their error bands, thresholds, early reference, stages above and sessions beneath. */
 export default function TrendChart({ trend }: { trend: TrendView }) {
-  const [box, width] = useWidth(340);
+  const [box, width] = useWidth(240);
   const [at, setAt] = useState<number | null>(null);
 
   const narrow = width < 560;

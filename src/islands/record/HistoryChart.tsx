@@ -27,7 +27,7 @@ const turnTone = { harder: "fill-success", easier: "fill-warning", other: "fill-
 
 /** Work as columns, pain during and the morning after as lines, and between them every knob that was turned. */
 export default function HistoryChart({ name, history, decisions, zone }: Props) {
-  const [box, width] = useWidth(320);
+  const [box, width] = useWidth(240);
   const { points, unit } = history;
   const turns = decisions.flatMap((d) =>
     d.signedChange ? [{ ...d, on: localDay(d.at, zone), turn: d.signedChange }] : [],

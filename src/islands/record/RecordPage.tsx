@@ -70,12 +70,12 @@ function RecordPage({ record: loaded }: { record: RecordView }) {
           ))}
         </div>
       </div>
-      <div className="join mt-3 print:hidden" role="group" aria-label={t("record.title")}>
+      <div className="mt-3 flex flex-wrap gap-1 print:hidden" role="group" aria-label={t("record.title")}>
         {(["timeline", "history", "days"] as const).map((code) => (
           <button
             key={code}
             type="button"
-            className={`btn join-item ${view === code ? "btn-neutral" : ""}`}
+            className={`btn ${view === code ? "btn-neutral" : ""}`}
             aria-pressed={view === code}
             onClick={() => setView(code)}
           >

@@ -11,7 +11,12 @@ type Fared = NonNullable<Item["done"]>;
 /** A line for each exercise: how it went, what was proposed and why, what was signed, and how the next time went. */
 export default function ReviewedItems({ day, record }: { day: ReviewedDay; record: RecordView }) {
   return (
-    <div className="bg-base-100 border-base-300 rounded-box mt-3 overflow-x-auto border">
+    <div
+      className="bg-base-100 border-base-300 rounded-box mt-3 overflow-x-auto border"
+      tabIndex={0}
+      role="region"
+      aria-label={t("frame.table")}
+    >
       <table className="w-full text-sm" data-testid="reviewed-items">
         <thead>
           <tr className="border-base-300 border-b text-left align-bottom">

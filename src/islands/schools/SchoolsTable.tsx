@@ -14,7 +14,12 @@ interface Props {
 export default function SchoolsTable({ comparison, item }: Props) {
   const { days, schools, partedOn, inForce } = comparison;
   return (
-    <div className="bg-base-100 border-base-300 rounded-box mt-3 overflow-x-auto border">
+    <div
+      className="bg-base-100 border-base-300 rounded-box mt-3 overflow-x-auto border"
+      tabIndex={0}
+      role="region"
+      aria-label={t("frame.table")}
+    >
       <table className="w-full text-sm" data-testid="schools-table">
         <thead>
           <tr className="border-base-300 border-b text-left align-bottom">

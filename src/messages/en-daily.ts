@@ -118,6 +118,9 @@ export const daily = {
   "quick.helpIntro":
     "In a session, / goes to the line. Words may come in any order and be shortened; Tab completes, Enter takes it. Nothing is taken that is not understood.",
   "quick.taken": "{exercise} noted.",
+  "quick.says.before": "Pain before {pain}.",
+  "quick.takenBefore": "Pain before {pain} noted.",
+  "quick.grammar.before": "at the beginning of a line: pain before the session (b), 0–10",
   "quick.grammar.sets": "sets × repetitions; with s for seconds, c for contacts, min for minutes",
   "quick.grammar.differ": "sets that differ are parted by a stroke",
   "quick.grammar.amounts": "load in kg, force in N, seconds held in each repetition; unsaid: as planned",
@@ -129,6 +132,7 @@ export const daily = {
   "quick.grammar.limit": "what set the limit; a pinch with its grade",
   "quick.grammar.sides": "each side by itself; without a side the other one matched",
   "quick.grammar.item": "another exercise, by number or part of its name",
+  "quick.problem.before": "pain before, 0 to 10, stands at the beginning of a line",
   "quick.problem.unexpected": "‘{text}’ means nothing here",
   "quick.problem.unknown-word": "‘{text}’ is not a word of the quick line",
   "quick.problem.number-needed": "a number belongs after ‘{text}’",

@@ -39,7 +39,7 @@ const ranges: Record<
 type Draft = { -readonly [K in keyof QuickSet]: QuickSet[K] } & { faults: QuickFault[] };
 
 /**
- * Parses a quick line: `[exercise:] [left|right] sets; …`, sets parted by `/`, several alike as `3x12`. Words may be cut
+ * Parses a quick line: `[before n] [exercise:] [left|right] sets; …`, sets parted by `/`, several alike as `3x12`. Words may be cut
  * short where the grammar says so; anything not understood becomes a problem that points at its character, and
  * nothing is filled in that was not written.
  *
@@ -48,11 +48,23 @@ type Draft = { -readonly [K in keyof QuickSet]: QuickSet[K] } & { faults: QuickF
  *   // { count: 3, reps: 12, loadKg: 20, pain: 2, effort: 7, faults: [{ fault: "knee-in", severity: "marked", reps: 3 }] }
  */
 export function parseQuickLine(text: string): QuickLine {
-  const colon = text.indexOf(":");
-  const named = colon < 0 ? "" : text.slice(0, colon);
-  const item = colon < 0 ? null : { text: named.trim(), at: named.length - named.trimStart().length };
-  const reader = new LineReader(quickTokens(text.slice(colon + 1), colon + 1), text.length);
-  return { item, ...reader.line() };
+  const { painBefore, until } = readBefore(text);
+  const colon = text.indexOf(":", until);
+  const named = colon < 0 ? "" : text.slice(until, colon);
+  const item = colon < 0 ? null : { text: named.trim(), at: until + named.length - named.trimStart().length };
+  const from = colon < 0 ? until : colon + 1;
+  const reader = new LineReader(quickTokens(text.slice(from), from), text.length);
+  return { painBefore, item, ...reader.line() };
+}
+
+/** The pain before the session, where a line begins with it, and where the rest of the line does; a number it cannot be is left. */
+function readBefore(text: string): { painBefore: number | null; until: number } {
+  const found = /^\s*(?:before|b)\s*(\d+)\s*(?:;\s*|(?=\s)|$)/i.exec(text);
+  const [low, high] = ranges.pain;
+  const painBefore = Number(found?.[1]);
+  return found && painBefore >= low && painBefore <= high
+    ? { painBefore, until: found[0].length }
+    : { painBefore: null, until: 0 };
 }
 
 /** Walks over the tokens of one line and collects parts and problems. */
@@ -164,6 +176,8 @@ class LineReader extends TokenCursor {
       case "pain":
       case "effort":
         return this.number(token, set, known.word);
+      case "before":
+        return this.refuse("before", token, {});
       case "sure":
         return this.number(token, set, "confidence");
       case "hold":

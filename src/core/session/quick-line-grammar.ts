@@ -13,6 +13,7 @@ export interface QuickWord {
 
 /** Entries of the help, in the order in which a line is learnt; their words stand in the message file. */
 export const quickHelpCodes = [
+  "before",
   "sets",
   "differ",
   "amounts",
@@ -26,6 +27,7 @@ export const quickHelpCodes = [
 export type QuickHelpCode = (typeof quickHelpCodes)[number];
 
 export const quickWords: readonly QuickWord[] = [
+  { word: "before", also: ["b"], takes: "number", example: "before 2", helpUnder: "before" },
   { word: "pain", also: ["p"], takes: "number", example: "pain 2", helpUnder: "pain" },
   { word: "effort", also: ["e"], takes: "number", example: "effort 7.5", helpUnder: "pain" },
   { word: "hold", also: ["h"], takes: "number", example: "hold 5", helpUnder: "amounts" },

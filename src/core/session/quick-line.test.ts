@@ -29,6 +29,28 @@ describe("what a line says", () => {
       faults: [],
     });
   });
+  it.each([
+    ["before 2", 2, 0],
+    ["b0; 3x12 p1 e6", 0, 1],
+    [" Before 10 squat: 3x12 p1 e6", 10, 1],
+    ["3x12 p1 e6", null, 1],
+  ])("the pain before the session begins a line: %s", (text, painBefore, parts) => {
+    const line = parseQuickLine(text);
+    expect(line).toMatchObject({ painBefore, problems: [] });
+    expect(line.parts).toHaveLength(parts);
+  });
+  it.each(["before 11", "b 2.5; 3x12 p1 e6", "before", "3x12 p1 e6 before 2"])(
+    "and nothing else: %s",
+    (text) => {
+      const { painBefore, problems } = parseQuickLine(text);
+      expect(painBefore).toBeNull();
+      expect(problems.map(({ code }) => code)).toContain("before");
+    },
+  );
+  it("an exercise that is named after it is found where it stands", () => {
+    expect(parseQuickLine("b3; squat: 3x12 p1 e6").item).toEqual({ text: "squat", at: 4 });
+  });
+
   it("pounds are read and kept as kilograms", () => {
     expect(read("3x12 45lb p2 e7").sets).toEqual(read("3x12 20.41kg p2 e7").sets);
     expect(read("12 1200 lb p1 e6").problems).toHaveLength(1);

@@ -44,6 +44,7 @@ export const quickProblemValues = {
   "out-of-range": ["field", "low", "high"],
   twice: ["text"],
   "side-twice": [],
+  before: [],
   "too-many-sets": ["most"],
   "empty-set": [],
   "fault-needed": ["text"],
@@ -99,6 +100,8 @@ export interface QuickSetPlace extends QuickPlace {
 
 /** A quick line as parsed: the exercise it names, its parts, and everything that was not understood. */
 export interface QuickLine {
+  /** Pain at the site before the session, where the line begins with it. */
+  readonly painBefore: number | null;
   readonly item: { readonly text: string; readonly at: number } | null;
   readonly parts: readonly QuickPart[];
   /** For each part, where each of its sets begins in the text and how long it is. */

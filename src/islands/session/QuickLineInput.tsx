@@ -16,10 +16,11 @@ interface Props {
   current: number;
   involved: Side;
   onTake: (item: number, sets: readonly SetRecord[]) => void;
+  onPainBefore: (pain: number) => void;
 }
 
 /** A line for keyboard people: its reading is shown as one types, and nothing is taken that is not understood. */
-export default function QuickLineInput({ items, current, involved, onTake }: Props) {
+export default function QuickLineInput({ items, current, involved, onTake, onPainBefore }: Props) {
   const [text, setText] = useState("");
   const [taken, setTaken] = useState("");
   const known = items.map(({ name, exercise, prescription }) => ({
@@ -29,17 +30,28 @@ export default function QuickLineInput({ items, current, involved, onTake }: Pro
     ...onlyLeg(prescription, involved),
     faults: exercise.faults,
   }));
-  const reading = readQuickLine(parseQuickLine(text), known, {
+  const line = parseQuickLine(text);
+  const { painBefore } = line;
+  const reading = readQuickLine(line, known, {
     current,
     involvedSide: involved,
     end: text.length,
   });
   const completions = text.trim() === "" ? [] : completeQuickLine(text, known, current);
-  const ready = text.trim() !== "" && reading.problems.length === 0 && reading.sets.length > 0;
+  const ready =
+    text.trim() !== "" && reading.problems.length === 0 && (reading.sets.length > 0 || painBefore !== null);
   const take = () => {
     if (!ready || reading.item === null) return;
-    onTake(reading.item, reading.sets);
-    setTaken(t("quick.taken", { exercise: known[reading.item]?.name ?? "" }));
+    if (painBefore !== null) onPainBefore(painBefore);
+    if (reading.sets.length > 0) onTake(reading.item, reading.sets);
+    setTaken(
+      [
+        painBefore === null ? "" : t("quick.takenBefore", { pain: painBefore }),
+        reading.sets.length > 0 ? t("quick.taken", { exercise: known[reading.item]?.name ?? "" }) : "",
+      ]
+        .filter(Boolean)
+        .join(" "),
+    );
     setText("");
   };
   const onKey = (event: React.KeyboardEvent) => {
@@ -81,7 +93,7 @@ export default function QuickLineInput({ items, current, involved, onTake }: Pro
         {text.trim() === "" ? (
           taken && <p className="text-base-content/75">{taken}</p>
         ) : (
-          <Reading text={text} reading={reading} item={known[reading.item ?? -1]} />
+          <Reading text={text} painBefore={painBefore} reading={reading} item={known[reading.item ?? -1]} />
         )}
         {completions.length > 0 && (
           <p className="text-base-content/75 font-mono text-xs">
@@ -98,10 +110,12 @@ export default function QuickLineInput({ items, current, involved, onTake }: Pro
 
 function Reading({
   text,
+  painBefore,
   reading,
   item,
 }: {
   text: string;
+  painBefore: number | null;
   reading: QuickReading;
   item: QuickItem | undefined;
 }) {
@@ -113,7 +127,8 @@ function Reading({
     ];
     return (
       <p className="font-medium">
-        {t("quick.says")} {saySets(item ?? { name: "", faults: [] }, reading.sets)}
+        {t("quick.says")} {painBefore !== null && `${t("quick.says.before", { pain: painBefore })} `}
+        {saySets(item ?? { name: "", faults: [] }, reading.sets)}
         {notes.length > 0 && ` (${notes.join("; ")})`}
       </p>
     );

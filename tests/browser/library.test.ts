@@ -145,6 +145,12 @@ it("two variants stand side by side with where they differ", async () => {
   await table.waitFor();
   expect(await table.getByTestId("figure").count()).toBe(2);
   expect(await table.getByRole("row", { name: /legs.*differs/ }).innerText()).toContain("single");
+  // It is in the address: loaded again, it stands there.
+  expect(new URL(page.url()).searchParams.get("with")).toBe("touch-down");
+  await visit(page, page.url());
+  await table.waitFor();
+  await page.getByRole("combobox", { name: "Compare with", exact: true }).selectOption("");
+  expect(new URL(page.url()).searchParams.get("with")).toBeNull();
 });
 
 it("from a patient's lane: filtered to the patient, with what was left out and why, and into the plan", async () => {

@@ -37,9 +37,20 @@ export class Hand {
   }
 
   /** One of a list: opened and chosen. */
-  async choose(list: Locator, option: string): Promise<void> {
+  async choose(list: Locator, option: string | { index: number }): Promise<void> {
     this.taps += 2;
     await list.selectOption(option);
+  }
+
+  /** A day, or another text that is typed in parts, into its field. */
+  async fill(field: Locator, text: string): Promise<void> {
+    this.taps += 1;
+    this.letters += text.replace(/\D/g, "").length;
+    await field.fill(text);
+  }
+
+  button(name: string | RegExp): Locator {
+    return this.page.getByRole("button", { name, exact: typeof name === "string" });
   }
 
   async press(key: string): Promise<void> {

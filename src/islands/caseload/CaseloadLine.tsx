@@ -32,7 +32,7 @@ export default function CaseloadLine({ row, you, narrow, current }: Props) {
     <li ref={line}>
       <a
         href={`/episodes/${row.episodeId}`}
-        className={`bg-base-100 hover:border-primary grid min-h-13 grid-cols-[2rem_1fr] items-center gap-x-3 gap-y-1 rounded-lg border px-3 py-1 max-md:py-2 ${current ? "border-primary border-2" : "border-base-300"} ${narrow ? "" : wide}`}
+        className={`bg-base-100 hover:border-primary grid min-h-13 grid-cols-[2rem_1fr] items-center gap-x-3 gap-y-1 rounded-lg border px-3 py-1 max-md:gap-y-0.5 ${current ? "border-primary border-2" : "border-base-300"} ${narrow ? "" : wide}`}
         aria-current={current ? "true" : undefined}
       >
         <OutcomeMark mark={attention} size={28} />
@@ -47,7 +47,7 @@ export default function CaseloadLine({ row, you, narrow, current }: Props) {
             )}
           </span>
           <span
-            className={narrow ? "hidden" : "text-base-content/75 block text-sm leading-snug md:truncate"}
+            className={narrow ? "hidden" : "text-base-content/75 block truncate text-sm leading-snug"}
             title={`${row.diagnosis} · ${person.activity}`}
           >
             <strong className="font-semibold">{side}</strong> · {row.diagnosis} · {person.activity}
@@ -55,7 +55,7 @@ export default function CaseloadLine({ row, you, narrow, current }: Props) {
           </span>
         </span>
         <span
-          className={`col-start-2 text-sm leading-snug ${narrow ? "truncate" : `md:line-clamp-2 ${auto}`}`}
+          className={`col-start-2 text-sm leading-snug ${narrow ? "truncate" : `line-clamp-2 ${auto}`}`}
           title={sayReason(row)}
         >
           {row.alsoWaiting > 0 && !narrow && (
@@ -92,7 +92,9 @@ export default function CaseloadLine({ row, you, narrow, current }: Props) {
 function Since({ row: { daysSinceOnset, lastSessionOn } }: { row: CaseloadRow }) {
   return (
     <>
-      <span className="text-base-content block">{t("caseload.day", { days: daysSinceOnset })}</span>
+      <span className="text-base-content mr-2 md:mr-0 md:block">
+        {t("caseload.day", { days: daysSinceOnset })}
+      </span>
       {lastSessionOn ? t("caseload.last", { date: sayDate(lastSessionOn) }) : t("caseload.never")}
     </>
   );

@@ -1,4 +1,4 @@
-import { useRef, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { doseMinutes } from "~/core/dose/dose-minutes";
 import type { Problem } from "~/contract/problem";
 import type { InvolvedSide } from "~/core/measure/side-value";
@@ -30,17 +30,31 @@ export default function ComparePanel({ exercise, prescription, names, heightM, s
   const [problem, setProblem] = useState<Problem | null>(null);
   const asked = useRef("");
 
-  const choose = async (id: string) => {
+  const choose = async (id: string, wanted = "") => {
     setChosen(id);
     asked.current = id;
+    putIntoAddress(id, "");
     if (!id) return setOther(null);
     const found = await call("readExercise", { code: id });
     if (asked.current !== id) return;
     setProblem(found.ok ? null : found.problem);
     if (!found.ok) return;
     setOther(found.value);
-    setVariantId(found.value.variants[0]?.id ?? "");
+    const ids = found.value.variants.map((variant) => variant.id);
+    turn(ids.includes(wanted) ? wanted : (ids[0] ?? ""));
   };
+  const turn = (id: string) => {
+    setVariantId(id);
+    putIntoAddress(asked.current, id);
+  };
+  // A comparison that was shared by its address is made again.
+  const shared = useRef((parameters: URLSearchParams) => {
+    const id = parameters.get("with") ?? "";
+    if (names.some(([one]) => one === id)) void choose(id, parameters.get("withVariant") ?? "");
+  });
+  useEffect(() => {
+    shared.current(new URL(location.href).searchParams);
+  }, []);
 
   const second = other?.variants.find(({ id }) => id === variantId);
   return (
@@ -56,7 +70,7 @@ export default function ComparePanel({ exercise, prescription, names, heightM, s
           <FilterSelect
             name={t("library.variants", { count: other.variants.length })}
             value={variantId}
-            onValue={setVariantId}
+            onValue={turn}
             options={other.variants.map((variant) => [variant.id, variant.name] as const)}
           />
         )}
@@ -72,6 +86,18 @@ export default function ComparePanel({ exercise, prescription, names, heightM, s
       )}
     </section>
   );
+}
+
+/** Lets the address say what is compared with, so that it can be shared and loaded again. */
+function putIntoAddress(id: string, variantId: string): void {
+  const address = new URL(location.href);
+  for (const [name, value] of [
+    ["with", id],
+    ["withVariant", variantId],
+  ] as const)
+    if (value) address.searchParams.set(name, value);
+    else address.searchParams.delete(name);
+  history.replaceState(null, "", address);
 }
 
 interface One {

@@ -98,6 +98,8 @@ export const StairStage = Type.Object(
     caution: Type.Union([Type.String(), Type.Null()]),
     lanes: Type.Array(Lane),
     gateCriteria: Type.Integer(),
+    /** What its gate asks for, by name. */
+    asks: Type.Array(Type.String()),
   },
   closed,
 );

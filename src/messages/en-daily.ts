@@ -117,6 +117,7 @@ export const daily = {
   "quick.asPlanned.load": "load as planned",
   "quick.helpIntro":
     "In a session, / goes to the line. Words may come in any order and be shortened; Tab completes, Enter takes it. Nothing is taken that is not understood.",
+  "quick.again": "{exercise} is noted already: this takes its place.",
   "quick.taken": "{exercise} noted.",
   "quick.says.before": "Pain before {pain}.",
   "quick.takenBefore": "Pain before {pain} noted.",

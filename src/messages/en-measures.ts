@@ -29,6 +29,11 @@ export const measures = {
   "stair.unfilled": "No exercise yet: {lanes}",
   "stair.lastDecision":
     "{action, select, accept {Accepted} change {Changed} refuse {Refused} other {Signed}} by {by}, {date}",
+  "stair.decisionBefore":
+    "Not signed yet. The proposal before this one was {action, select, accept {accepted} change {changed} refuse {refused} other {signed}} by {by}, {date}.",
+  "stair.backToStage": "Back to their own stage: {stage}",
+  "stair.itsGate": "Its gate asks for",
+  "stair.itsLanes": "Its lanes",
   "stair.export": "Export record",
 
   "note.other-side": "against the other side",

@@ -156,6 +156,7 @@ export const en = {
   "sign.harder": "Harder",
   "sign.mayNot": "A clinician signs this.",
   "sign.signed": "Signed.",
+  "sign.staleWords": "You had written: ‘{words}’",
   "sign.stale": "Somebody was faster. Nothing of yours was signed; this is what stands now.",
   "sign.clear": "Clear in writing",
   "sign.clearReason": "What was found, and why it may go on",

@@ -15,12 +15,14 @@ interface Props {
   items: readonly SessionItem[];
   current: number;
   involved: Side;
+  /** Whether something is noted for an exercise already. */
+  isNoted: (item: number) => boolean;
   onTake: (item: number, sets: readonly SetRecord[]) => void;
   onPainBefore: (pain: number) => void;
 }
 
 /** A line for keyboard people: its reading is shown as one types, and nothing is taken that is not understood. */
-export default function QuickLineInput({ items, current, involved, onTake, onPainBefore }: Props) {
+export default function QuickLineInput({ items, current, involved, isNoted, onTake, onPainBefore }: Props) {
   const [text, setText] = useState("");
   const [taken, setTaken] = useState("");
   const known = items.map(({ name, exercise, prescription }) => ({
@@ -94,6 +96,11 @@ export default function QuickLineInput({ items, current, involved, onTake, onPai
           taken && <p className="text-base-content/75">{taken}</p>
         ) : (
           <Reading text={text} painBefore={painBefore} reading={reading} item={known[reading.item ?? -1]} />
+        )}
+        {ready && reading.item !== null && reading.sets.length > 0 && isNoted(reading.item) && (
+          <p className="text-warning font-medium">
+            {t("quick.again", { exercise: known[reading.item]?.name ?? "" })}
+          </p>
         )}
         {completions.length > 0 && (
           <p className="text-base-content/75 font-mono text-xs">

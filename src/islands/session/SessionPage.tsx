@@ -138,6 +138,7 @@ function SessionPage({ stair: loaded, kept, correcting }: Props) {
                 items={entries.map(({ item }) => item)}
                 current={entries.findIndex((entry) => entry === chosen)}
                 involved={stair.involvedSide}
+                isNoted={(n) => entries[n] !== undefined && itemState(entries[n].draft) !== "open"}
                 onPainBefore={(pain) => form.setValue("painBefore", pain)}
                 onTake={(n, sets) => {
                   const entry = entries[n];

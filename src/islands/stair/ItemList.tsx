@@ -1,3 +1,5 @@
+import { useState } from "react";
+import ProblemNote from "~/islands/frame/ProblemNote";
 import type { StairItem, StairView } from "~/contract/episode";
 import { jointOfArc } from "~/core/exercise/joint-of-arc";
 import ExerciseFigure from "~/islands/figure/ExerciseFigure";
@@ -23,6 +25,7 @@ interface Props {
 
 /** The items of the plan with what is proposed for each; the chosen one shows why and can be signed. */
 export default function ItemList({ stair, signable, selected, onSelect, onSigned, onStale }: Props) {
+  const [late, setLate] = useState<{ itemId: string; words: string } | null>(null);
   return (
     <section aria-label={t("stair.items")} data-testid="items">
       <div className="mb-1 flex flex-wrap items-center gap-2 px-1">
@@ -78,13 +81,31 @@ export default function ItemList({ stair, signable, selected, onSelect, onSigned
                     {t(`lane.${item.lane}`)} · {item.variantName}
                     {settings(item)}
                   </p>
+                  {late?.itemId === item.itemId && (
+                    <ProblemNote
+                      problem={{
+                        type: "/problems/stale",
+                        title: [t("sign.stale"), late.words && t("sign.staleWords", { words: late.words })]
+                          .filter(Boolean)
+                          .join(" "),
+                        status: 409,
+                      }}
+                    />
+                  )}
                   <ProposalPanel
                     key={`${item.itemId} ${stair.version} ${stair.school}`}
                     stair={stair}
                     item={item}
                     signable={signable}
-                    onSigned={onSigned}
-                    onStale={onStale}
+                    onSigned={(next) => {
+                      setLate(null);
+                      onSigned(next);
+                    }}
+                    onStale={(next, words) => {
+                      // Kept here: the panel begins anew with what stands now.
+                      setLate({ itemId: item.itemId, words });
+                      onStale(next);
+                    }}
                   />
                   {item.painArcs.length > 0 && <ArcGauge arcs={item.painArcs} />}
                 </div>

@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useRef, useState } from "react";
 import { later } from "~/islands/frame/later";
 import type { Alternative, StairItem, StairView } from "~/contract/episode";
 import type { DecisionBody } from "~/contract/daily";
@@ -20,7 +20,8 @@ interface Props {
   item: StairItem;
   signable: boolean;
   onSigned: (next: StairView) => void;
-  onStale: (next: StairView) => void;
+  /** What stands now, and the words that came too late. */
+  onStale: (next: StairView, words: string) => void;
 }
 
 type Against = "change" | "refuse" | "by-hand";
@@ -28,8 +29,9 @@ type Against = "change" | "refuse" | "by-hand";
 /** A proposal with its rule, evidence and change; signed, changed or refused here. */
 export default function ProposalPanel({ stair, item, signable, onSigned, onStale }: Props) {
   const { send, busy, problem } = useWrite("signDecision", { id: stair.episodeId }, (now) =>
-    onStale(now.stair),
+    onStale(now.stair, written.current),
   );
+  const written = useRef("");
   const [against, setAgainst] = useState<Against | null>(null);
   const { proposal, exercise, maximumN, lastDecision } = item;
   const variantName = (id: string) => exercise.variants.find((v) => v.id === id)?.name ?? id;
@@ -42,7 +44,8 @@ export default function ProposalPanel({ stair, item, signable, onSigned, onStale
   const isBeyond = proposal.rule === "beyond-limit";
 
   const sign = async (action: DecisionBody["action"], reason?: string, alternative?: Alternative) => {
-    const written = await send(
+    written.current = reason ?? "";
+    const signed = await send(
       {
         itemId: item.itemId,
         expectedVersion: stair.version,
@@ -60,7 +63,7 @@ export default function ProposalPanel({ stair, item, signable, onSigned, onStale
       },
       `${item.itemId} ${stair.version}`,
     );
-    if (written) onSigned(written.stair);
+    if (signed) onSigned(signed.stair);
   };
 
   return (
@@ -86,9 +89,7 @@ export default function ProposalPanel({ stair, item, signable, onSigned, onStale
         <p className="text-error mt-2 text-sm font-medium">{stair.calls[urgencyOf(item)]}</p>
       )}
       {exercise.caution && <p className="text-base-content/80 mt-1 text-sm italic">{exercise.caution}</p>}
-      <ProblemNote
-        problem={problem?.type === "/problems/stale" ? { ...problem, title: t("sign.stale") } : problem}
-      />
+      {problem?.type !== "/problems/stale" && <ProblemNote problem={problem} />}
       {signable && !stair.maySign && <p className="text-base-content/75 mt-2 text-sm">{t("sign.mayNot")}</p>}
       {signable && stair.maySign && !against && (
         <div className="mt-2 flex flex-wrap gap-2">
@@ -124,7 +125,7 @@ export default function ProposalPanel({ stair, item, signable, onSigned, onStale
           item={item}
           onCancel={() => setAgainst(null)}
           onSigned={onSigned}
-          onStale={onStale}
+          onStale={(next) => onStale(next, "")}
         />
       )}
       {against && against !== "by-hand" && (
@@ -149,7 +150,7 @@ export default function ProposalPanel({ stair, item, signable, onSigned, onStale
       )}
       {lastDecision && (
         <p className="text-base-content/75 mt-2 text-sm" data-testid="last-decision">
-          {t("stair.lastDecision", {
+          {t(acceptable ? "stair.decisionBefore" : "stair.lastDecision", {
             action: lastDecision.action,
             by: lastDecision.signedBy,
             date: sayTime(lastDecision.at, stair.zone),

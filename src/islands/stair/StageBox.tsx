@@ -30,6 +30,17 @@ export default function StageBox({ stair, code }: { stair: StairView; code: stri
         </span>
       </p>
       {stage.caution && <p className="text-error text-sm font-medium">{stage.caution}</p>}
+      {code !== stair.stage && (
+        <dl className="mt-2 text-sm" data-testid="other-stage">
+          <dt className="font-semibold">{t("stair.itsLanes")}</dt>
+          <dd>{stage.lanes.map((lane) => t(`lane.${lane}`)).join(", ")}</dd>
+          <dt className="mt-1 font-semibold">{t("stair.itsGate")}</dt>
+          {stage.asks.length === 0 && <dd>{t("stair.noGate")}</dd>}
+          {stage.asks.map((name) => (
+            <dd key={name}>{name}</dd>
+          ))}
+        </dl>
+      )}
       {code === stair.stage && stair.restrictions.length > 0 && (
         <div className="mt-1" data-testid="limits">
           <h3 className="text-sm font-semibold">{t("stair.limits")}</h3>

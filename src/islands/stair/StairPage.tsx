@@ -93,9 +93,13 @@ function StairPage({ stair: loaded }: { stair: StairView }) {
             selectedStage={stage}
             onItem={setItem}
             onStage={setStage}
-            onGate={() =>
-              document.getElementById("gate")?.scrollIntoView({ behavior: "smooth", block: "nearest" })
-            }
+            onGate={() => {
+              // The gate that stands in the drawing is that of their own stage.
+              setStage(shown.stage);
+              requestAnimationFrame(() =>
+                document.getElementById("gate")?.scrollIntoView({ behavior: "smooth", block: "nearest" }),
+              );
+            }}
           />
         </div>
         <div className="flex min-w-0 flex-col gap-3 lg:row-span-2">
@@ -136,12 +140,23 @@ function StairPage({ stair: loaded }: { stair: StairView }) {
         </div>
         <div className="bg-base-100 border-base-300 rounded-box min-w-0 border p-3">
           <StageBox stair={shown} code={stage} />
-          <GatePanel stair={shown} />
-          <LaneList lanes={shown.lanes} episodeId={shown.episodeId} gate={shown.gate} />
+          {stage === shown.stage ? (
+            <>
+              <GatePanel stair={shown} />
+              <LaneList lanes={shown.lanes} episodeId={shown.episodeId} gate={shown.gate} />
+            </>
+          ) : (
+            <button type="button" className="btn mt-3" onClick={() => setStage(shown.stage)}>
+              {t("stair.backToStage", { stage: nameOfStage(shown) })}
+            </button>
+          )}
         </div>
       </div>
     </div>
   );
 }
+
+const nameOfStage = ({ stages, stage }: StairView) =>
+  stages.find(({ code }) => code === stage)?.name ?? stage;
 
 export default island(StairPage);

@@ -66,6 +66,7 @@ export function stairView(staff: StaffContext, loaded: LoadedCase, preview?: Pai
       caution: s.caution ?? null,
       lanes: s.lanes.map((entry) => entry.lane),
       gateCriteria: s.gate?.criteria.filter((criterion) => criterion.required).length ?? 0,
+      asks: (s.gate?.criteria ?? []).filter(({ required }) => required).map(({ name }) => name),
     })),
     stage: review.stage,
     stageEnteredOn: review.stageEnteredOn,

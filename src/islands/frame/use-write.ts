@@ -35,12 +35,12 @@ export interface Write<N extends IdentifiedWrite> {
  * One way of writing for every view: owns the id (made once for an intent, kept over retries and reloads), what is under
  * way and what went wrong, and brings the focus back to where the work is when the button that had it is gone.
  *
- * @param onStale takes what stands now when the record changed meanwhile (409)
+ * @param onStale takes what stands now when the record changed meanwhile (409), and what was sent in vain
  */
 export function useWrite<N extends IdentifiedWrite>(
   name: N,
   values: ValuesOf<N>,
-  onStale?: (now: StaleOf<Wire[N]>) => void,
+  onStale?: (now: StaleOf<Wire[N]>, sent: Content<N>) => void,
 ): Write<N> {
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<Problem | null>(null);
@@ -63,7 +63,7 @@ export function useWrite<N extends IdentifiedWrite>(
       const { status, type, changed } = answer.problem;
       if (status >= 400 && status < 500) endIntent(intent);
       setProblem(answer.problem);
-      if (type === "/problems/stale") onStale?.(changed as StaleOf<Wire[N]>);
+      if (type === "/problems/stale") onStale?.(changed as StaleOf<Wire[N]>, body);
       return null;
     },
     [name, place, onStale],

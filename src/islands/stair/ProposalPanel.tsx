@@ -1,4 +1,4 @@
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { later } from "~/islands/frame/later";
 import type { Alternative, StairItem, StairView } from "~/contract/episode";
 import type { DecisionBody } from "~/contract/daily";
@@ -28,10 +28,9 @@ type Against = "change" | "refuse" | "by-hand";
 
 /** A proposal with its rule, evidence and change; signed, changed or refused here. */
 export default function ProposalPanel({ stair, item, signable, onSigned, onStale }: Props) {
-  const { send, busy, problem } = useWrite("signDecision", { id: stair.episodeId }, (now) =>
-    onStale(now.stair, written.current),
+  const { send, busy, problem } = useWrite("signDecision", { id: stair.episodeId }, (now, { reason = "" }) =>
+    onStale(now.stair, reason),
   );
-  const written = useRef("");
   const [against, setAgainst] = useState<Against | null>(null);
   const { proposal, exercise, maximumN, lastDecision } = item;
   const variantName = (id: string) => exercise.variants.find((v) => v.id === id)?.name ?? id;
@@ -44,7 +43,6 @@ export default function ProposalPanel({ stair, item, signable, onSigned, onStale
   const isBeyond = proposal.rule === "beyond-limit";
 
   const sign = async (action: DecisionBody["action"], reason?: string, alternative?: Alternative) => {
-    written.current = reason ?? "";
     const signed = await send(
       {
         itemId: item.itemId,

@@ -43,7 +43,7 @@ export default function ProposalAside({
       id="proposal"
       tabIndex={-1}
       aria-label={t("intake.beside")}
-      className="bg-base-100 border-primary rounded-box scroll-mt-2 border-2 p-4 pb-0 outline-none lg:sticky lg:top-2 lg:max-h-[calc(100dvh-1rem)] lg:overflow-y-auto"
+      className="bg-base-100 border-primary rounded-box scroll-mt-2 border-2 p-4 pb-0 outline-none lg:sticky lg:top-2 lg:max-h-[calc(100dvh-7.5rem)] lg:overflow-y-auto"
     >
       <div role="status" className="empty:hidden">
         {isRenewed && <p className="text-warning mb-2 text-sm font-medium">{t("intake.besideNew")}</p>}

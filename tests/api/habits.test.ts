@@ -67,6 +67,9 @@ it("whose record was closed so many years ago is shown, and nothing is erased by
   expect(found.count).toBe(1);
   expect((await lead.get(`/api/episodes/${id}/person-file`)).status).toBe(200);
 
-  expect((await lead.post(at(id, "erasure"), { id: uuid(), familyName: "Langbehn", reason: "The time is over" })).status).toBe(201);
+  expect(
+    (await lead.post(at(id, "erasure"), { id: uuid(), familyName: "Langbehn", reason: "The time is over" }))
+      .status,
+  ).toBe(201);
   expect((await past(8)).count).toBe(0);
 });

@@ -58,6 +58,10 @@ export const people = {
   "intake.nameless": "without a name yet",
   "intake.saves": "Kept as you type; another device can go on.",
   "intake.saved": "Kept {time}.",
+  "intake.notKept":
+    "Not kept yet: the clinic's server does not answer. It is tried again; leave this page open.",
+  "intake.notKeptSince":
+    "What was typed since {time} is not kept yet: the clinic's server does not answer. It is tried again; leave this page open.",
   "intake.resume": "Go on with",
   "intake.drop": "Throw away: {name}",
   "intake.dropped": "Thrown away: {name}.",

@@ -161,7 +161,7 @@ export const en = {
   "sign.clear": "Clear in writing",
   "sign.clearReason": "What was found, and why it may go on",
   "sign.clearSubmit": "Sign the clearance",
-  "sign.review": "Look at the item as a whole",
+  "sign.review": "Review this exercise",
 
   "schoolForm.reason": "Reason",
   "schoolForm.save": "Set the pain rule",

@@ -139,6 +139,32 @@ it("an operated knee: faults are said at their field, a red flag ends it, the li
   expect(await page.locator("main").innerText()).toContain("knee bend to 90°");
 });
 
+it("without a connection it says that nothing is kept, and keeps and proposes once there is one again", async () => {
+  const { page, context } = at.person;
+  await open(page);
+  await noFlags(page);
+  await page.getByLabel("Given name").fill("Ylva");
+  await page.getByText(/^Kept (?!as)/).waitFor();
+  await context.setOffline(true);
+  await page.getByLabel("Family name").fill("Testgard");
+  await page.getByText(/^What was typed since .* is not kept yet/).waitFor();
+  await page.getByLabel("Born on").fill("1991-05-05");
+  await page.getByLabel("Sport or work").fill("Weaver");
+  await page.getByLabel("Agrees").check();
+  await page.getByLabel("Pathway").selectOption("kneecap-pain");
+  await page.getByLabel("Injured side").selectOption("left");
+  await page.getByLabel("What happened, as referred").fill("Pain on stairs");
+  await page.getByLabel("Since").fill("2026-02-02");
+  await page.getByText("Nothing can be proposed yet:").waitFor();
+  await context.setOffline(false);
+  await page.getByText(/^Kept (?!as)/).waitFor();
+  await page.getByRole("button", { name: "Sign stage and plan" }).and(page.locator(":enabled")).waitFor();
+  const drafts = await context.request.get("/api/intakes/drafts");
+  expect(JSON.stringify(await drafts.json())).toContain('"Ylva Testgard"');
+  // The browser itself complains of every call that found no connection.
+  at.person.complaints.splice(0);
+});
+
 it("another problem of somebody known asks for no name and stands under theirs", async () => {
   const { page } = at.person;
   await openStair(page, "Holloway");

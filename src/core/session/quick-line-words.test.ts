@@ -16,7 +16,7 @@ describe("what is wrong with a line", () => {
       "out-of-range": ["3x12 pain 11"],
       twice: ["3x12 pain 1 pain 2"],
       before: ["3x12 p1 e6 before 2"],
-  "side-twice": ["left 3x12; left 3x12", 1],
+      "side-twice": ["left 3x12; left 3x12", 1],
       "too-many-sets": ["21x12"],
       "empty-set": ["3x12 / "],
       "fault-needed": ["3x12 fault"],

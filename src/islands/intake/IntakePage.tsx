@@ -7,7 +7,6 @@ import { mostUrgent, type Urgency } from "~/core/intake/stop-signal";
 import type { Measure } from "~/core/measure/measure";
 import type { PainSchoolCode } from "~/core/response/pain-school";
 import type { Calls } from "~/contract/clinic";
-import { call } from "~/islands/frame/call";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { label, sayTime, t } from "~/messages/say";
 import { emptyIntake, fieldOf, resumedIntake, type IntakeFields } from "./intake-fields";
@@ -18,6 +17,7 @@ import { HealthSection, LimitsSection } from "./SafetySections";
 import type { DraftBarProps } from "./DraftBar";
 import ProposalAside from "./ProposalAside";
 import RedFlagSection from "./RedFlagSection";
+import { useKeptDraft, type KeptDraft } from "./use-kept-draft";
 import { useLivePlacing } from "./use-live-placing";
 import { later } from "~/islands/frame/later";
 import { island } from "~/islands/frame/island";
@@ -46,7 +46,6 @@ const DraftBar = later<DraftBarProps>(
   ({ drafts }) => (drafts.length > 0 ? <div className="mt-2 min-h-11" /> : null),
 );
 const BaselineSection = later(() => import("./BaselineSection"));
-const pauseMs = 800;
 
 /** Takes a new patient in, in the order of the work; kept as it goes, placed and signed at the end. */
 function IntakePage({
@@ -67,9 +66,8 @@ function IntakePage({
   const measures = useMemo(() => new Map(measureList.map((one) => [one.code, one])), [measureList]);
   const [id, setId] = useState(() => uuid());
   const [problem, setProblem] = useState<Problem | null>(null);
-  const [savedAt, setSavedAt] = useState<string | null>(null);
-  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const { watch, reset, getValues } = form;
+  const kept = useKeptDraft(form, id);
   const [live, ask] = useLivePlacing(form, id, measures);
   const [isRenewed, setRenewed] = useState(false);
   const touched = useRef("");
@@ -79,22 +77,6 @@ function IntakePage({
     touched.current = "";
     setRenewed(true);
   }, [said]);
-
-  useEffect(() => {
-    const watching = watch(() => {
-      clearTimeout(timer.current);
-      timer.current = setTimeout(async () => {
-        const fields = getValues();
-        const label = `${fields.givenName} ${fields.familyName}`.trim() || t("intake.nameless");
-        const saved = await call("keepIntakeDraft", {}, { id, label, body: { ...fields } });
-        if (saved.ok) setSavedAt(saved.value.savedAt);
-      }, pauseMs);
-    });
-    return () => {
-      watching.unsubscribe();
-      clearTimeout(timer.current);
-    };
-  }, [watch, getValues, id]);
 
   const resume = (draft: DraftList["drafts"][number]) => {
     setId(draft.id);
@@ -132,8 +114,11 @@ function IntakePage({
       <div className="mx-auto max-w-7xl px-4 py-4">
         <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
           <h1 className="text-2xl font-bold">{t("intake.title")}</h1>
-          <p className="text-base-content/75 text-sm" role="status">
-            {savedAt ? t("intake.saved", { time: sayTime(savedAt, zone) }) : t("intake.saves")}
+          <p
+            className={kept.failing ? "text-warning text-sm font-medium" : "text-base-content/75 text-sm"}
+            role="status"
+          >
+            {sayKept(kept, zone)}
           </p>
         </div>
         <DraftBar drafts={drafts} zone={zone} onResume={resume} />
@@ -183,6 +168,13 @@ function IntakePage({
       </div>
     </FormProvider>
   );
+}
+
+/** Whether what was typed is kept, in words. */
+function sayKept({ savedAt, failing }: KeptDraft, zone: string): string {
+  const time = savedAt && sayTime(savedAt, zone);
+  if (failing) return time ? t("intake.notKeptSince", { time }) : t("intake.notKept");
+  return time ? t("intake.saved", { time }) : t("intake.saves");
 }
 
 /** What stands below the edge of a narrow window: the proposal, or whom to call. */

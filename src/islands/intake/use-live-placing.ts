@@ -24,6 +24,7 @@ export interface LivePlacing {
 }
 
 const afterMs = 700;
+const againMs = 5_000;
 
 /**
  * The proposal beside the form, as it grows: asked for once typing rests and nothing lacks, never while a red flag is ticked.
@@ -42,6 +43,8 @@ export function useLivePlacing(
     current: false,
   }));
   const asked = useRef(0);
+  /** The turn that nobody answered. */
+  const again = useRef(-1);
 
   const ask = useCallback(async (): Promise<LivePlacing> => {
     asked.current += 1;
@@ -61,10 +64,19 @@ export function useLivePlacing(
     }
     const intake = toIntake(fields, measures);
     const answer = await call("proposePlacing", {}, { id, intake });
-    return answer.ok
-      ? tell({ problem: null, proposed: { placing: answer.value, intake } })
-      : tell({ problem: answer.problem, proposed: null });
+    if (answer.ok) return tell({ problem: null, proposed: { placing: answer.value, intake } });
+    const told = tell({ problem: answer.problem, proposed: null });
+    // Nobody answered, or could: it is asked again by itself, unless something was typed meanwhile.
+    const { status } = answer.problem;
+    if (status === 0 || status >= 500) again.current = turn;
+    return told;
   }, [getValues, id, measures]);
+
+  useEffect(() => {
+    if (live.proposed || !live.current || again.current !== asked.current) return;
+    const timer = setTimeout(() => void ask(), againMs);
+    return () => clearTimeout(timer);
+  }, [live, ask]);
 
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout>;

@@ -184,6 +184,8 @@ export const clinic = {
   "person.eraseAsked":
     "Asked for {time}. It is carried out by whoever runs the product (erase command); until then everything stays.",
   "act.sign-in": "signed in",
+  "act.refused-role": "tried what their role may not",
+  "act.refused-unknown": "asked for a record that this clinic does not have",
   "act.sign-in-failed": "tried to sign in, with a wrong password or code",
   "act.read-stair": "read the stair",
   "act.read-frame": "read the head of a view",

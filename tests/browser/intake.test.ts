@@ -161,6 +161,18 @@ it("without a connection it says that nothing is kept, and keeps and proposes on
   await page.getByRole("button", { name: "Sign stage and plan" }).and(page.locator(":enabled")).waitFor();
   const drafts = await context.request.get("/api/intakes/drafts");
   expect(JSON.stringify(await drafts.json())).toContain('"Ylva Testgard"');
+  // Gone on with elsewhere it is whole, and proposed for at once.
+  const elsewhere = await context.newPage();
+  await open(elsewhere);
+  await elsewhere
+    .getByTestId("drafts")
+    .getByRole("button", { name: /^Ylva Testgard/ })
+    .click();
+  await elsewhere
+    .getByRole("button", { name: "Sign stage and plan" })
+    .and(elsewhere.locator(":enabled"))
+    .waitFor();
+  await elsewhere.close();
   // The browser itself complains of every call that found no connection.
   at.person.complaints.splice(0);
 });

@@ -131,7 +131,7 @@ function IntakePage({
             <HealthSection key={`health ${id}`} />
             {pathway && <BaselineSection key={pathway.code} pathway={pathway} measures={measures} />}
             <GoalsSection />
-            <ProblemNote problem={problem} sayPath={sayField} />
+            {!(proposed && live.current) && <ProblemNote problem={problem} sayPath={sayField} />}
             {!(proposed && live.current) && (
               <button
                 className="btn btn-primary btn-lg sm:self-start"

@@ -80,12 +80,17 @@ export function useLivePlacing(
 
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout>;
+    const askSoon = ({ redFlags = [] }: { redFlags?: unknown[] }) => {
+      if (redFlags.length === 0) timer = setTimeout(() => void ask(), afterMs);
+    };
+    // An intake that is gone on with may be whole already.
+    if (missingFields(getValues()).length === 0) askSoon(getValues());
     const watching = watch((fields) => {
       clearTimeout(timer);
       // What is still on its way was asked of a form that is no more.
       asked.current += 1;
       setLive((before) => ({ ...before, missing: missingFields(getValues()), current: false }));
-      if ((fields.redFlags ?? []).length === 0) timer = setTimeout(() => void ask(), afterMs);
+      askSoon(fields);
     });
     return () => {
       clearTimeout(timer);

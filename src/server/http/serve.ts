@@ -17,6 +17,7 @@ import type { PhoneContext } from "~/server/phone-context";
 import type { StaffContext } from "~/server/staff-context";
 import { isDatabaseUnavailable } from "~/server/db/transaction";
 import { log } from "./log";
+import { noteRefusal } from "./note-refusal";
 import { ApiProblem, databaseDown, notFound, refused } from "./problem";
 import { readJson } from "./read-body";
 import { validator } from "./validator";
@@ -54,7 +55,7 @@ function route<E extends Endpoint, A>(
 ): APIRoute {
   const { path } = addressOf(wire.name);
   const fits = wire.body && validator(wire.body);
-  return answered(async (context) => {
+  const answer = async (context: APIContext) => {
     const asking = who(context);
     const params = pathValues(context);
     if (path.includes("{id}") && !isUuid(params["id"] ?? "")) throw notFound();
@@ -65,8 +66,16 @@ function route<E extends Endpoint, A>(
       body: fits ? sound(fits(await readJson(context.request, wire.limit ?? usualLimit))) : undefined,
       context,
     };
-    const answer = await service(asked as A);
-    return wire.media === undefined ? json(answer, wire) : document(answer as string, wire.media, wire.file);
+    const said = await service(asked as A);
+    return wire.media === undefined ? json(said, wire) : document(said as string, wire.media, wire.file);
+  };
+  return answered(async (context) => {
+    try {
+      return await answer(context);
+    } catch (problem) {
+      await noteRefusal(wire, context, problem);
+      throw problem;
+    }
   });
 }
 
@@ -138,6 +147,10 @@ function pathValues({ params }: APIContext): Record<string, string> {
 }
 
 function checkedQuery(schema: TSchema, url: URL): unknown {
+  const names = [...url.searchParams.keys()];
+  const twice = names.filter((name, n) => names.indexOf(name) < n);
+  // Which of the two was meant nobody knows.
+  if (twice.length > 0) throw refused(twice.map((name) => ({ path: `/${name}`, problem: "is said twice" })));
   return sound(check(schema, Object.fromEntries(url.searchParams)));
 }
 

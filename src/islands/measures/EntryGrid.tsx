@@ -91,9 +91,16 @@ export default function EntryGrid({ view, measures, draft, onRow, onRemove, onTr
       aria-label={t("measures.measure")}
       tabIndex={-1}
     >
-      <table className="w-full" onKeyDown={onKeyDown} onPaste={onPaste} data-testid="entry-grid">
-        <thead className="bg-base-200 text-sm">
-          <tr>
+      {/* A card for each measure on a phone. What is laid out otherwise loses its place in a table, so the roles are said. */}
+      <table
+        role="table"
+        className="w-full max-sm:block"
+        onKeyDown={onKeyDown}
+        onPaste={onPaste}
+        data-testid="entry-grid"
+      >
+        <thead role="rowgroup" className="bg-base-200 text-sm max-sm:hidden">
+          <tr role="row">
             <th scope="col" className="px-3 py-1 text-left">
               {t("measures.measure")}
             </th>
@@ -107,7 +114,7 @@ export default function EntryGrid({ view, measures, draft, onRow, onRemove, onTr
             </th>
           </tr>
         </thead>
-        <tbody>
+        <tbody role="rowgroup" className="max-sm:block">
           {rows.map((measure) => (
             <EntryRow
               key={measure.code}

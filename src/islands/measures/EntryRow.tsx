@@ -46,14 +46,29 @@ export default function EntryRow({
       onTyped={(trial, text) => onTyped(side, trial, text)}
     />
   );
+  // Which side a card's cell is, where no head of the table says it.
+  const narrowHead = (side: "left" | "right") => (
+    <span aria-hidden className="mb-1 block text-sm font-medium sm:hidden">
+      {t(`side.${side}`)}
+      {(involvedSide === side || involvedSide === "both") && ` · ${t("measures.injured")}`}
+    </span>
+  );
   const changeSide = (side: Side, more: object) =>
     onRow({ ...row, sides: { ...row.sides, [side]: { trials: [], ...row.sides[side], ...more } } });
   const lastWay = status?.left?.way ?? status?.right?.way ?? status?.none?.way ?? null;
 
   return (
     <>
-      <tr className="border-base-300 border-t align-top" data-testid={`row-${measure.code}`}>
-        <th scope="row" className="max-w-56 px-3 py-2 text-left font-normal">
+      <tr
+        role="row"
+        className="border-base-300 border-t align-top max-sm:relative max-sm:grid max-sm:grid-cols-2"
+        data-testid={`row-${measure.code}`}
+      >
+        <th
+          scope="row"
+          role="rowheader"
+          className="max-w-56 px-3 py-2 text-left font-normal max-sm:col-span-2 max-sm:max-w-none max-sm:pr-12"
+        >
           {onTrend ? (
             <button
               type="button"
@@ -114,7 +129,7 @@ export default function EntryRow({
           )}
         </th>
         {measure.sides === "none" ? (
-          <td colSpan={2} className="px-2 py-2">
+          <td role="cell" colSpan={2} className="px-2 py-2 max-sm:col-span-2">
             {measure.code === "pain-drawing" ? (
               <BodyOutline
                 marks={row.sides.none?.marks ?? []}
@@ -126,11 +141,17 @@ export default function EntryRow({
           </td>
         ) : (
           <>
-            <td className="px-2 py-2">{cells("left")}</td>
-            <td className="px-2 py-2">{cells("right")}</td>
+            <td role="cell" className="px-2 py-2">
+              {narrowHead("left")}
+              {cells("left")}
+            </td>
+            <td role="cell" className="px-2 py-2">
+              {narrowHead("right")}
+              {cells("right")}
+            </td>
           </>
         )}
-        <td className="px-2 py-2 text-sm">
+        <td role="cell" className="px-2 py-2 text-sm max-sm:col-span-2 max-sm:px-3">
           <RowReading measure={measure} readings={readings} status={status} involvedSide={involvedSide} />
           {measure.group === "limits" &&
             sides.map((side) => (
@@ -149,7 +170,7 @@ export default function EntryRow({
               </select>
             ))}
         </td>
-        <td className="py-2 pr-2">
+        <td role="cell" className="py-2 pr-2 max-sm:absolute max-sm:top-0 max-sm:right-0">
           {onRemove && (
             <button
               type="button"
@@ -163,9 +184,9 @@ export default function EntryRow({
         </td>
       </tr>
       {measure.ways && (
-        <tr className="align-top">
-          <td />
-          <td colSpan={3} className="px-2 pb-2 text-sm">
+        <tr role="row" className="align-top max-sm:block">
+          <td role="cell" className="max-sm:hidden" />
+          <td role="cell" colSpan={3} className="px-2 pb-2 text-sm max-sm:block max-sm:px-3">
             <select
               className="select w-full max-w-xl"
               aria-label={t("measures.wayOf", { name: measure.name })}
@@ -180,7 +201,7 @@ export default function EntryRow({
               <p className="text-warning mt-1">{t("measures.wayChanged", { way: lastWay })}</p>
             )}
           </td>
-          <td />
+          <td role="cell" className="max-sm:hidden" />
         </tr>
       )}
     </>

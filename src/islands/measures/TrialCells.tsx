@@ -18,7 +18,7 @@ export default function TrialCells({ measure, row, side, reading, onTyped }: Pro
   if (measure.grades) {
     return (
       <select
-        className="select w-32"
+        className="select w-32 max-w-full"
         aria-label={nameOf(0)}
         value={typed[0] ?? ""}
         onChange={(event) => onTyped(0, event.target.value)}
@@ -37,7 +37,7 @@ export default function TrialCells({ measure, row, side, reading, onTyped }: Pro
         {Array.from({ length: trialsOf(measure) }, (_, trial) => (
           <input
             key={trial}
-            className={`input w-18 px-2 text-right ${reading.faults[trial] ? "input-error" : ""}`}
+            className={`input w-18 px-2 text-right max-sm:min-w-0 max-sm:flex-1 max-sm:px-1 ${reading.faults[trial] ? "input-error" : ""}`}
             inputMode="decimal"
             autoComplete="off"
             aria-label={nameOf(trial)}

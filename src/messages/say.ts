@@ -1,5 +1,6 @@
 import type { MessageKey } from "./en";
 import { poundsFromKg } from "~/core/load/pounds";
+import { inchesFromCm } from "~/core/measure/inch";
 import { ways } from "./ways";
 import { hasWord, wordOf } from "./words";
 
@@ -80,8 +81,6 @@ const numberFormats = [0, 1, 2].map(
   (maximumFractionDigits) => new Intl.NumberFormat("en-GB", { maximumFractionDigits }),
 ) as [Intl.NumberFormat, Intl.NumberFormat, Intl.NumberFormat];
 
-const cmOfInch = 2.54;
-
 /** Who says an amount: words by their keys, and numbers as they are written there. */
 interface AmountSay {
   readonly t: (key: "unit.weight.kg" | "unit.weight.lb", values: Values) => string;
@@ -100,7 +99,7 @@ export function sayLength(cm: number): string {
   const said = t("unit.length.cm", { cm: sayNumber(cm) });
   return ways().length === "cm"
     ? said
-    : t("unit.length.in", { inches: sayNumber(Math.round((cm / cmOfInch) * 10) / 10), cm: said });
+    : t("unit.length.in", { inches: sayNumber(inchesFromCm(cm)), cm: said });
 }
 
 /** A value with its unit as it is written: 82 %, 38°, 2/10. Empty units leave the number alone. */

@@ -204,6 +204,13 @@ describe("one's own account", () => {
       weight: "lb",
       dates: "month-day",
     });
+    // Two at once: both stand.
+    await Promise.all([set({ length: "in" }), set({ letters: false }), set({ theme: "light" })]);
+    expect((await client.get("/api/account")).body.preferences).toMatchObject({
+      length: "in",
+      letters: false,
+      theme: "light",
+    });
     await set({ weight: null, dates: null });
     expect(await page()).not.toMatch(/\d lb \(/);
     expect((await set({ weight: "stone" })).status).toBe(422);

@@ -1,6 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { v7 as uuid } from "uuid";
-import type { Intake } from "~/core/intake/intake";
 import { someIntake } from "~tests/builders/intake";
 import { beginning } from "../../tools/machine/template.mjs";
 import type { AtBrowser } from "./at-browser";
@@ -23,7 +22,26 @@ export interface Desk {
   /** Does a task and counts it: printed, and above its limit it fails. */
   task: (name: string, limit: TaskLimit, act: (hand: Hand) => Promise<unknown>) => void;
   /** Somebody of a name of their own, with some exercises in the plan. @returns the episode */
-  somebody: (familyName: string, variants?: readonly string[], over?: Partial<Intake>) => Promise<string>;
+  somebody: (familyName: string, variants?: readonly string[]) => Promise<string>;
+}
+
+/** Somebody of a name of their own, with some exercises in the plan. @returns the episode */
+export async function somebody(
+  client: Client,
+  familyName: string,
+  variants: readonly string[] = ["bridge-two-legs"],
+): Promise<string> {
+  const id = uuid();
+  const intake = someIntake("kneecap-pain", { irritability: "low" });
+  const reply = await client.post("/api/intakes", {
+    id,
+    intake: { ...intake, person: { ...intake.person, familyName } },
+    stage: "capacity",
+    reason: "Walks well, all of it known",
+    items: variants.map((variantId) => ({ id: uuid(), exerciseId: idOf(variantId), variantId })),
+  });
+  expect(reply.body.problems ?? []).toEqual([]);
+  return id;
 }
 
 const hands = [
@@ -50,19 +68,7 @@ export function byEachHand(at: AtBrowser, role: "clinician" | "lead", tasks: (de
           expect(taps, "taps").toBeLessThanOrEqual(limit.taps);
           expect(letters, "letters").toBeLessThanOrEqual(limit.letters ?? 0);
         }),
-      somebody: async (familyName, variants = ["bridge-two-legs"], over = {}) => {
-        const id = uuid();
-        const intake = someIntake("kneecap-pain", { irritability: "low", ...over });
-        const reply = await desk.client.post("/api/intakes", {
-          id,
-          intake: { ...intake, person: { ...intake.person, familyName } },
-          stage: "capacity",
-          reason: "Walks well, all of it known",
-          items: variants.map((variantId) => ({ id: uuid(), exerciseId: idOf(variantId), variantId })),
-        });
-        expect(reply.body.problems ?? []).toEqual([]);
-        return id;
-      },
+      somebody: (familyName, variants) => somebody(desk.client, familyName, variants),
     } as Desk;
     beforeAll(async () => {
       at.servers.setClock(beginning);

@@ -1,3 +1,5 @@
+import { kgOfPound } from "~/core/load/pounds";
+import { cmOfInch } from "~/core/measure/inch";
 import type { Measure } from "~/core/measure/measure";
 import { commonPractice } from "../source";
 
@@ -17,9 +19,9 @@ export const forceUnits: Measure["entryUnits"] = [
 ];
 export const massUnits: Measure["entryUnits"] = [
   { unit: "kg", factor: 1 },
-  { unit: "[lb_av]", factor: 0.45359237 },
+  { unit: "[lb_av]", factor: kgOfPound },
 ];
 export const lengthUnits: Measure["entryUnits"] = [
   { unit: "cm", factor: 1 },
-  { unit: "[in_i]", factor: 2.54 },
+  { unit: "[in_i]", factor: cmOfInch },
 ];

@@ -1,11 +1,12 @@
-import type { AccountView, Preferences, PreferencesBody } from "~/contract/account";
+import { clinicWays } from "~/server/clinic/habits";
+import type { AccountView, PreferencesBody } from "~/contract/account";
 import { writeAudit } from "~/server/audit/audit-repository";
 import { countRecoveryCodes, findSecondFactor } from "~/server/auth/second-factor-repository";
 import { deleteNamedSession, deleteSessionsOf, findSessionsOf } from "~/server/auth/staff-repository";
 import { hashToken } from "~/server/auth/token";
 import { now } from "~/server/clock";
 import { pool } from "~/server/db/connection";
-import { setOfColleague } from "~/server/staff/colleague-repository";
+import { mergePreferences } from "~/server/staff/colleague-repository";
 import type { StaffContext } from "~/server/staff-context";
 
 /** One's own account. @param token of the session that asks */
@@ -18,7 +19,7 @@ export async function readAccount(staff: StaffContext, token: string): Promise<A
     email,
     role,
     preferences,
-    clinicWays: { weight: habits.weight, length: habits.length, dates: habits.dates },
+    clinicWays: clinicWays(habits),
     secondFactor: (await findSecondFactor(pool(), staff))?.confirmed ?? false,
     recoveryCodesLeft: await countRecoveryCodes(pool(), staff),
     sessions: (await findSessionsOf(pool(), staff)).map(({ tokenHash, createdAt, lastSeenAt }) => ({
@@ -44,8 +45,6 @@ export async function setPreferences(
   token: string,
   more: PreferencesBody,
 ): Promise<AccountView> {
-  const merged = Object.entries({ ...staff.preferences, ...more }).filter(([, value]) => value !== null);
-  const preferences = Object.fromEntries(merged) as Preferences;
-  await setOfColleague(pool(), staff.clinicId, staff.staffId, "preferences", JSON.stringify(preferences));
+  const preferences = await mergePreferences(pool(), staff.clinicId, staff.staffId, more);
   return readAccount({ ...staff, preferences }, token);
 }

@@ -7,6 +7,9 @@ export function habitsOf(kept: unknown): Habits {
   return kept === null ? usualHabits : { ...usualHabits, ...fromDatabaseJson<Partial<Habits>>(kept) };
 }
 
+/** How a clinic writes weights, lengths and dates. */
+export const clinicWays = ({ weight, length, dates }: Habits): Ways => ({ weight, length, dates });
+
 /** How weights, lengths and dates are written for somebody: as they like it, or as their clinic does. */
 export function waysOf({ habits, preferences }: Pick<StaffContext, "habits" | "preferences">): Ways {
   return {

@@ -1,3 +1,4 @@
+import { clinicWays } from "~/server/clinic/habits";
 import type { PhoneView } from "~/contract/phone";
 import { measuredHeight } from "~/core/case/measured-body";
 import { haltsOf } from "~/core/case/stops";
@@ -38,7 +39,7 @@ export async function readPhone(phone: PhoneContext): Promise<PhoneView> {
     givenName: head.person.givenName,
     clinicName: phone.clinicName,
     calls: phone.calls,
-    ways: { weight: phone.habits.weight, length: phone.habits.length, dates: phone.habits.dates },
+    ways: clinicWays(phone.habits),
     involvedSide: head.involvedSide,
     heightM: measuredHeight(file),
     state: episodeState(head),

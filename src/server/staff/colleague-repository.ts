@@ -1,7 +1,8 @@
 import type { RowDataPacket } from "mysql2";
+import { usualPreferences, type Preferences, type PreferencesBody } from "~/contract/account";
 import type { Colleague, StaffView } from "~/contract/staff";
 import type { Role } from "~/contract/roles";
-import { fromDatabaseTime, toDatabaseTime, type Queryable } from "~/server/db/connection";
+import { fromDatabaseJson, fromDatabaseTime, toDatabaseTime, type Queryable } from "~/server/db/connection";
 
 const orTime = (raw: unknown) => (raw === null ? null : fromDatabaseTime(String(raw)));
 
@@ -76,7 +77,6 @@ const settable = {
   role: "role",
   active: "active",
   password: "password_hash",
-  preferences: "preferences",
 } as const;
 
 export async function setOfColleague(
@@ -91,6 +91,28 @@ export async function setOfColleague(
     clinicId,
     id,
   ]);
+}
+
+/**
+ * Merges what changes into somebody's preferences (RFC 7396: null takes one away), in one statement: two changes at once both stand.
+ *
+ * @returns all of them as they stand
+ */
+export async function mergePreferences(
+  db: Queryable,
+  clinicId: string,
+  id: string,
+  more: PreferencesBody,
+): Promise<Preferences> {
+  await db.execute(
+    "UPDATE staff SET preferences = JSON_MERGE_PATCH(COALESCE(preferences, ?), ?) WHERE clinic_id = ? AND id = ?",
+    [JSON.stringify(usualPreferences), JSON.stringify(more), clinicId, id],
+  );
+  const [rows] = await db.execute<RowDataPacket[]>(
+    "SELECT preferences FROM staff WHERE clinic_id = ? AND id = ?",
+    [clinicId, id],
+  );
+  return fromDatabaseJson<Preferences>(rows[0]?.["preferences"]);
 }
 
 export interface StaffChangeRow {

@@ -2,15 +2,22 @@ import { Type, type Static } from "@sinclair/typebox";
 import { LoadBody } from "./load-body";
 import { endpoint } from "./endpoint";
 import { StairView } from "./episode";
-import { closed } from "./fields";
+import { closed, code } from "./fields";
 
-/** What the load lab starts from: the plan as it stands, and the body. */
-export const LabView = Type.Object({ stair: StairView, body: LoadBody }, closed);
+/** What the load lab starts from: the plan as it stands, the body, and what else the clinic's library has. */
+export const LabView = Type.Object(
+  {
+    stair: StairView,
+    body: LoadBody,
+    library: Type.Array(Type.Object({ id: code, name: Type.String() }, closed)),
+  },
+  closed,
+);
 export type LabView = Static<typeof LabView>;
 
 export const readLab = endpoint({
   name: "readLab",
-  says: "The plan and the body that the load lab starts from",
+  says: "The plan, the body and the exercises that the load lab starts from",
   roles: "signed-in",
   answer: LabView,
 });

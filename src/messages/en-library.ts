@@ -68,6 +68,7 @@ export const library = {
   "exercise.leadsTo": "Leads to",
   "exercise.effort": "Effort",
   "exercise.compare": "Compare with",
+  "exercise.loads": "See the loads",
   "exercise.compareNone": "nothing",
   "exercise.compared": "Side by side",
   "exercise.differs": "differs",

@@ -40,7 +40,8 @@ const chairStand: Recipe = (k, b) => {
     lie: "upright" as const,
     legs: { w: carrying(knee, 0.2 * knee, {}), o: other(knee) },
     root: onFoot(b),
-    pelvis: { pitch: 24 },
+    // So far forward that the weight is over the feet when the seat lets go.
+    pelvis: { pitch: 36 },
     arms: load.arms ?? free,
   };
   const high = {

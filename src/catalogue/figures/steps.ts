@@ -70,7 +70,7 @@ const frontStep: Recipe = (k, b) => {
     knee,
     0.32 * knee,
     foot(b, behind, { y: hover, pitch: -8, free: true, knee: [0.8, 0.3, 0] }, -1),
-    { arms, pelvis: { pitch: lean ? 38 : 10 }, balance: undefined },
+    { arms, pelvis: { pitch: lean ? 38 : 20 }, balance: undefined },
     { y: step },
   );
   const high = onOne(

@@ -3,12 +3,15 @@ import type { Exercise } from "~/core/exercise/exercise";
 import type { Prescription } from "~/core/exercise/prescription";
 import type { Figure } from "~/core/figure/figure";
 import { movementLoads, type MovementLoads } from "~/core/load/movement-loads";
-import { bodyLengths } from "~/core/pose/body-lengths";
+import { lengthsOf } from "~/core/pose/body-lengths";
 
 /** Whose loads are asked for. */
 export interface LoadedBody {
   readonly heightM: number;
   readonly massKg: number;
+  /** Limbs as measured, metres; else shares of the height. */
+  readonly shankM?: number | null;
+  readonly thighM?: number | null;
 }
 
 /** A movement as somebody does it: which, in what form, with what. */
@@ -26,7 +29,7 @@ export type LoadsOrNoFigure = MovementLoads | { readonly ok: false; readonly rea
  * @returns moments from start to end; or why there are none
  */
 export function loadsOf(body: LoadedBody, { exercise, settings, loadKg }: AskedMovement): LoadsOrNoFigure {
-  const lengths = bodyLengths({ heightM: body.heightM });
+  const lengths = lengthsOf(body);
   let figure: Figure | null;
   try {
     figure = figureOf(exercise, { settings }, lengths);

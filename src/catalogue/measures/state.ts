@@ -157,6 +157,31 @@ export const stateMeasures: readonly Measure[] = [
     minutes: 0.5,
     source: commonPractice,
   },
+  ...measuresOf(
+    {
+      group: "state",
+      unit: "cm",
+      sides: "none",
+      better: "higher",
+      summary: "latest",
+      plausible: { low: 15, high: 80 },
+      usual: { low: 28, high: 60 },
+      entryUnits: lengthUnits,
+      minutes: 0.5,
+    },
+    [
+      {
+        code: "thigh-length",
+        name: "Thigh length",
+        ways: ["bony point of the outer hip to the knee's joint line"],
+      },
+      {
+        code: "shank-length",
+        name: "Shin length",
+        ways: ["knee's joint line to the tip of the outer ankle"],
+      },
+    ],
+  ),
   {
     code: "leg-length",
     name: "Leg length",

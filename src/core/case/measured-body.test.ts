@@ -1,5 +1,5 @@
 import { expect, it } from "vitest";
-import { measuredBody, measuredHeight } from "./measured-body";
+import { measuredBody, measuredHeight, measuredLimbs } from "./measured-body";
 
 const result = (id: string, value: number, takenOn: string, more: object = {}) => ({
   id,
@@ -34,4 +34,9 @@ it("has a mass beside the height, each as measured last and corrected", () => {
     heightM: null,
     massKg: 70,
   });
+});
+
+it("has the limbs that were measured, in metres", () => {
+  const shank = { ...result("s", 44, "2026-02-01"), measure: "shank-length" };
+  expect(measuredLimbs({ results: [shank] })).toEqual({ shankM: 0.44, thighM: null });
 });

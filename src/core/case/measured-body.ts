@@ -12,14 +12,19 @@ export interface MeasuredBody {
   readonly massKg: number | null;
 }
 
+/** Limbs as far as they were measured, metres. */
+export interface MeasuredLimbs {
+  readonly shankM: number | null;
+  readonly thighM: number | null;
+}
+
 /**
  * Height of the patient as measured last, metres, for figures.
  *
  * @returns null when it was never measured
  */
 export function measuredHeight(file: Measured): number | null {
-  const cm = lastOf("standing-height", file);
-  return cm === null ? null : cm / 100;
+  return inMetres(lastOf("standing-height", file));
 }
 
 /** Body mass as measured last, kilograms; null when it was never measured. */
@@ -30,6 +35,14 @@ export const measuredBody = (file: Measured): MeasuredBody => ({
   heightM: measuredHeight(file),
   massKg: measuredMass(file),
 });
+
+/** Shin and thigh as measured last, metres; null where nobody measured them. */
+export const measuredLimbs = (file: Measured): MeasuredLimbs => ({
+  shankM: inMetres(lastOf("shank-length", file)),
+  thighM: inMetres(lastOf("thigh-length", file)),
+});
+
+const inMetres = (cm: number | null) => (cm === null ? null : cm / 100);
 
 function lastOf(code: string, { results }: Measured): number | null {
   const own = standingResults(results).filter(({ measure }) => measure === code);

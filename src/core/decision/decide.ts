@@ -15,7 +15,7 @@ import { stepUp, wait } from "./rules/step-up";
 import { stop } from "./rules/stop";
 
 /** Stored with every signed decision; raised whenever a rule can answer differently. */
-export const engineVersion = "2.6.0";
+export const engineVersion = "2.7.0";
 
 /** The rules in their order: the first that finds something decides. First what takes something away. */
 const taking: readonly ((view: RecordView) => Finding | null)[] = [stop, beyondLimit, ease];

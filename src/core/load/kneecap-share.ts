@@ -14,7 +14,7 @@ const unknown: KneecapShare = { peakMPa: null, sessionMPaS: null };
 
 /**
  * Peak, and stress over time, of an exercise under the kneecap of the working leg: the mean over the movement times the seconds that
- * this leg works in a session, so that holds and repetitions can stand beside each other.
+ * this leg works in a session (of those at which something else carries, none), so that holds and repetitions can stand beside each other.
  *
  * @param loads of the movement as prescribed
  * @returns null for both where the movement cannot be read, or a bend lies beyond 110°
@@ -28,5 +28,5 @@ export function kneecapShare(loads: MovementLoads, dose: Dose): KneecapShare {
   if (stresses.length === 0 || stresses.length < standing.length) return unknown;
   const mean = stresses.reduce((sum, stress) => sum + stress, 0) / stresses.length;
   const { workSeconds } = doseMinutes({ dose, sides: "one-side" });
-  return { peakMPa: Math.max(...stresses), sessionMPaS: mean * workSeconds };
+  return { peakMPa: Math.max(...stresses), sessionMPaS: mean * loads.readShare * workSeconds };
 }

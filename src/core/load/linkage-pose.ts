@@ -1,4 +1,5 @@
-import type { Figure } from "~/core/figure/figure";
+import type { Figure, Prop } from "~/core/figure/figure";
+import { jointsAt } from "~/core/mechanics/linkage-model";
 import type { BodyLengths } from "~/core/pose/body-lengths";
 import type { Leg, Pose } from "~/core/pose/pose";
 
@@ -12,6 +13,21 @@ export interface LinkagePose {
   readonly armsForward: boolean;
   readonly barKg: number;
   readonly dumbbellsKg: number;
+  /** Top of a box behind, which the hips go down to, metres. */
+  readonly boxM?: number;
+}
+
+/** A box under the hips of a squat. */
+function boxBehind(lengths: BodyLengths, kneeDeg: number, shankDeg: number, boxM: number): Prop {
+  const { hip } = jointsAt({ shankM: lengths.shank, thighM: lengths.thigh }, kneeDeg, shankDeg);
+  const { height: h } = lengths;
+  return {
+    kind: "block",
+    what: "box",
+    x: [hip.x - 0.16 * h, hip.x + 0.02 * h],
+    y: [0, boxM],
+    z: [-0.12 * h, 0.12 * h],
+  };
 }
 
 const freeLegDeg = { front: 45, beside: 0, behind: -45 } as const;
@@ -59,6 +75,7 @@ export function linkageFigure(lengths: BodyLengths, set: LinkagePose): Figure {
     keys: [pose],
     timing: { kind: "hold" },
     props: [
+      ...(set.boxM === undefined ? [] : [boxBehind(lengths, knee, shank, set.boxM)]),
       ...(set.barKg > 0 ? [{ kind: "barbell", at: "neck" } as const] : []),
       ...(set.dumbbellsKg > 0
         ? (["w.grip", "o.grip"] as const).map(

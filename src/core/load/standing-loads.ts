@@ -17,10 +17,12 @@ export interface StandingLoads {
 }
 
 /** Feet farther apart than this share of the height, one ahead of the other, are a staggered stance. */
-const staggeredApart = 0.075;
+const staggeredApart = 0.06;
 /** How far beyond heel or toe the pressure may seem to lie before nobody would stand so, shares of the foot. */
 const slack = 0.12;
 const middleOfFoot = 0.5;
+/** A chest no farther than this above a table, shares of the height, lies on it. */
+const chestThickness = 0.12;
 
 /**
  * What the legs carry in one drawn moment, held still. Feet side by side share by the line between them and have the pressure at the
@@ -43,6 +45,7 @@ export function standingLoads(
   const otherwise =
     contacts.seat ?? contacts.shoulders ?? contacts.arms ?? contacts.knees.w ?? contacts.knees.o;
   if (pose.lie !== "upright" || otherwise || feet.length === 0) return "not-standing";
+  if (liesOnTable(figure, body, lengths.height)) return "leans-on-something";
   const above = supported(body, massKg, feet, loadsCarried(body, figure, loadKg));
   const rests = restsOf(feet, body, above.at, staggeredApart * lengths.height);
   if (!rests) return "leans-on-something";
@@ -54,6 +57,19 @@ export function standingLoads(
     return legLoad(standing, above.kg, massKg);
   };
   return { legs: { w: load("w"), o: load("o") }, above };
+}
+
+/** A chest that lies on a table while the feet stand. */
+function liesOnTable({ props }: Figure, { points }: Moment["body"], heightM: number): boolean {
+  const [x, y] = points.chest;
+  return props.some(
+    (prop) =>
+      prop.kind === "block" &&
+      prop.what === "table" &&
+      x >= prop.x[0] &&
+      x <= prop.x[1] &&
+      Math.abs(y - prop.y[1]) <= chestThickness * heightM,
+  );
 }
 
 interface Rest {

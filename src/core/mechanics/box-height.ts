@@ -1,20 +1,21 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { mechanicsFields } from "./linkage-input";
+import { limbFields, mechanicsFields } from "./linkage-input";
 import { winter } from "./segments";
 
-const limb = Type.Number({ minimum: 0.15, maximum: 0.8 });
 export const BoxHeightInput = Type.Object(
   {
     heightM: mechanicsFields.heightM,
     kneeFlexionDeg: mechanicsFields.kneeFlexionDeg,
     shankInclinationDeg: mechanicsFields.shankInclinationDeg,
-    shankM: Type.Optional(limb),
-    thighM: Type.Optional(limb),
+    ...limbFields,
     seatOffsetCm: Type.Optional(Type.Number({ minimum: 0, maximum: 15 })),
   },
   { additionalProperties: false },
 );
 export const BoxHeightOutput = Type.Object({ hipHeightCm: Type.Number(), boxCm: Type.Number() });
+
+/** From the hip's centre down to what touches the box, centimetres (common practice). */
+export const usualSeatOffsetCm = 7;
 
 const radians = (deg: number) => (deg * Math.PI) / 180;
 
@@ -28,7 +29,7 @@ const radians = (deg: number) => (deg * Math.PI) / 180;
  * Source: two links, Winter 2009, recalled; seat offset common practice.
  */
 export function boxHeight(input: Static<typeof BoxHeightInput>): Static<typeof BoxHeightOutput> {
-  const { heightM, kneeFlexionDeg, shankInclinationDeg, seatOffsetCm = 7 } = input;
+  const { heightM, kneeFlexionDeg, shankInclinationDeg, seatOffsetCm = usualSeatOffsetCm } = input;
   const { shankM = winter.length.shank * heightM, thighM = winter.length.thigh * heightM } = input;
   const hipHeightCm =
     100 *

@@ -12,10 +12,15 @@ export const mechanicsFields = {
   maxStressMPa: Type.Number({ exclusiveMinimum: 0, maximum: 50 }),
 } as const;
 
+const limbM = Type.Number({ minimum: 0.15, maximum: 0.8 });
+/** Limbs as somebody measured them, metres; they take the place of the shares of the height. */
+export const limbFields = { shankM: Type.Optional(limbM), thighM: Type.Optional(limbM) } as const;
+
 /** Who stands, on what, with what: everything of a linkage but its two angles. */
 export const standingFields = {
   bodyMassKg: mechanicsFields.bodyMassKg,
   heightM: mechanicsFields.heightM,
+  ...limbFields,
   stance: oneOf(["double", "single"]),
   pressurePoint: Type.Optional(mechanicsFields.pressurePoint),
   barKg: Type.Optional(mechanicsFields.barKg),

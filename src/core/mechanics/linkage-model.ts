@@ -52,12 +52,13 @@ export function linkageModel(standing: Standing): LinkageModel {
   const armCentreM = wholeArm.centre * wholeArm.length * height;
   const handsAheadM = armsForward ? wholeArm.toHand * height : 0;
   const freeKg = legs === 1 ? wholeLeg.mass * mass : 0;
-  const freeM = wholeLeg.centre * wholeLeg.length * height;
+  const { shankM = winter.length.shank * height, thighM = winter.length.thigh * height } = standing;
+  const freeM = wholeLeg.centre * (shankM + thighM);
   const foot = winter.length.foot * height;
   return {
     legs,
-    shankM: winter.length.shank * height,
-    thighM: winter.length.thigh * height,
+    shankM,
+    thighM,
     trunkM,
     ankleHeightM: winter.length.ankleHeight * height,
     toeM: 0.75 * foot,

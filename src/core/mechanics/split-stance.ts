@@ -1,6 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { gravity } from "~/core/measure/jump-height";
-import { mechanicsFields, NotHeld } from "./linkage-input";
+import { limbFields, mechanicsFields, NotHeld } from "./linkage-input";
 import { headArmsTrunk, jointsAt } from "./linkage-model";
 import { winter } from "./segments";
 import { fallWords } from "./squat-linkage";
@@ -9,6 +9,7 @@ export const SplitStanceInput = Type.Object(
   {
     bodyMassKg: mechanicsFields.bodyMassKg,
     heightM: mechanicsFields.heightM,
+    ...limbFields,
     stanceLengthM: Type.Number({ minimum: 0.2, maximum: 1.8 }),
     kneeFlexionDeg: mechanicsFields.kneeFlexionDeg,
     shankInclinationDeg: mechanicsFields.shankInclinationDeg,
@@ -57,7 +58,7 @@ const along = (from: Point, to: Point, share: number): Point => ({
 export function splitStance(input: Static<typeof SplitStanceInput>): Static<typeof SplitStanceOutput> {
   const { bodyMassKg: mass, heightM: height, stanceLengthM, barKg = 0, rearAnkleHeightM = 0.12 } = input;
   const { length, mass: share, centre } = winter;
-  const [shankM, thighM] = [length.shank * height, length.thigh * height];
+  const { shankM = length.shank * height, thighM = length.thigh * height } = input;
   const groundY = -length.ankleHeight * height;
   const front = jointsAt({ shankM, thighM }, input.kneeFlexionDeg, input.shankInclinationDeg);
   const rearAnkle: Point = { x: -stanceLengthM, y: rearAnkleHeightM + groundY };

@@ -68,3 +68,17 @@ export function bodyLengths({ heightM, shankM, thighM }: BodySize): BodyLengths 
     heel: breadth.ankleOfFoot * foot,
   };
 }
+
+/**
+ * The same of a body of whom a limb may not have been measured.
+ *
+ * @example lengthsOf({ heightM: 1.8, shankM: 0.45, thighM: null }).shank // 0.45
+ */
+export const lengthsOf = ({ heightM, shankM, thighM }: MeasuredSize): BodyLengths =>
+  bodyLengths({ heightM, ...(shankM ? { shankM } : {}), ...(thighM ? { thighM } : {}) });
+
+interface MeasuredSize {
+  readonly heightM: number;
+  readonly shankM?: number | null;
+  readonly thighM?: number | null;
+}

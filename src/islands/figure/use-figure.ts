@@ -5,7 +5,7 @@ import type { Figure } from "~/core/figure/figure";
 import type { Extent } from "~/core/figure/outline";
 import type { InvolvedSide } from "~/core/measure/side-value";
 import { usualHeightM } from "~/core/pose/usual-height";
-import { bodyLengths, type BodyLengths } from "~/core/pose/body-lengths";
+import { lengthsOf, type BodyLengths } from "~/core/pose/body-lengths";
 import type { Exercise } from "~/core/exercise/exercise";
 import type { Prescription } from "~/core/exercise/prescription";
 
@@ -13,6 +13,9 @@ export interface Shown {
   readonly exercise: Pick<Exercise, "id" | "lane" | "drawnLike">;
   readonly prescription: Pick<Prescription, "settings">;
   readonly heightM: number | null;
+  /** Limbs as measured, metres; else shares of the height. */
+  readonly shankM?: number | null;
+  readonly thighM?: number | null;
   readonly side: InvolvedSide;
   /** Where a joint hurt last in this movement. */
   readonly painArc?: FigureLook["painArc"];
@@ -30,9 +33,10 @@ export type FigureState =
   | { readonly ok: false; readonly why: string | null };
 
 /** A variant as prescribed, ready to be drawn for a person; made again only when something of it changes. */
-export function useFigure({ exercise, prescription, heightM, side, painArc }: Shown): FigureState {
+export function useFigure({ exercise, prescription, side, painArc, ...size }: Shown): FigureState {
   const settings = JSON.stringify(prescription.settings);
   const { id, lane, drawnLike } = exercise;
+  const { heightM, shankM, thighM } = size;
   const { joint, fromDeg, toDeg = null } = painArc ?? {};
   return useMemo((): FigureState => {
     const look: FigureLook = {
@@ -41,7 +45,7 @@ export function useFigure({ exercise, prescription, heightM, side, painArc }: Sh
       ...(joint === undefined || fromDeg === undefined ? {} : { painArc: { joint, fromDeg, toDeg } }),
     };
     try {
-      const body = bodyLengths({ heightM: heightM ?? usualHeightM });
+      const body = lengthsOf({ heightM: heightM ?? usualHeightM, shankM, thighM });
       const prescribed = { settings: JSON.parse(settings) as Prescription["settings"] };
       const figure = figureOf({ id, drawnLike }, prescribed, body);
       if (!figure) return { ok: false, why: null };
@@ -50,5 +54,5 @@ export function useFigure({ exercise, prescription, heightM, side, painArc }: Sh
     } catch (error) {
       return { ok: false, why: (error as RangeError).message };
     }
-  }, [settings, id, lane, drawnLike, heightM, side, joint, fromDeg, toDeg]);
+  }, [settings, id, lane, drawnLike, heightM, shankM, thighM, side, joint, fromDeg, toDeg]);
 }

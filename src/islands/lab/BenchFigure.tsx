@@ -1,30 +1,29 @@
 import type { Static } from "@sinclair/typebox";
-import { useMemo, useRef, useState, type PointerEvent } from "react";
+import { useMemo, useState } from "react";
 import type { LoadBody } from "~/contract/load-body";
-import { pathUnitsPerCm } from "~/core/figure/outline";
-import { resolveFigure } from "~/core/figure/resolve-figure";
 import { linkageFigure } from "~/core/load/linkage-pose";
 import { linkageModel } from "~/core/mechanics/linkage-model";
 import type { SquatLinkageOutput } from "~/core/mechanics/squat-linkage";
-import { bodyLengths } from "~/core/pose/body-lengths";
-import FigureDrawing from "~/islands/figure/FigureDrawing";
+import { lengthsOf } from "~/core/pose/body-lengths";
 import { t } from "~/messages/say";
-import { askOf, hipPulled, kneePulled, type Bench } from "./bench";
-import Levers, { type Pushes } from "./Levers";
+import { askOf, boxPulled, hipPulled, kneePulled, type Bench } from "./bench";
+import PulledFigure, { type Handle } from "./PulledFigure";
 
 interface Props {
   body: LoadBody;
   bench: Bench;
   held: Static<typeof SquatLinkageOutput>;
   left: boolean;
+  /** Top of the box that is touched, metres; null where none stands there. */
+  boxM: number | null;
   onBench: (part: Partial<Bench>) => void;
 }
 
-const handleMm = 70;
+const reach = { behind: 0.62, ahead: 0.72 } as const;
 
-/** The person on the bench from the side, with handles at knee and hip. A form that cannot be held keeps the last lean. */
-export default function BenchFigure({ body, bench, held, left, onBench }: Props) {
-  const lengths = useMemo(() => bodyLengths({ heightM: body.heightM }), [body.heightM]);
+/** The person on the bench from the side, with handles at knee, hip and box. A form that cannot be held keeps the last lean. */
+export default function BenchFigure({ body, bench, held, left, boxM, onBench }: Props) {
+  const lengths = useMemo(() => lengthsOf(body), [body]);
   const [lastLean, setLastLean] = useState(0);
   const leanDeg = held.feasible ? held.trunkLeanDeg : lastLean;
   if (held.feasible && held.trunkLeanDeg !== lastLean) setLastLean(held.trunkLeanDeg);
@@ -39,82 +38,57 @@ export default function BenchFigure({ body, bench, held, left, onBench }: Props)
         armsForward: bench.armsForward,
         barKg: bench.barKg,
         dumbbellsKg: bench.handsKg,
+        ...(boxM === null ? {} : { boxM }),
       }),
-    [lengths, bench, leanDeg],
+    [lengths, bench, leanDeg, boxM],
   );
-  const drawn = useMemo(() => resolveFigure(lengths, figure, 0), [lengths, figure]);
-  const svg = useRef<SVGSVGElement>(null);
-  const [pulled, setPulled] = useState<"knee" | "hip" | null>(null);
-  const sign = left ? -1 : 1;
-  const h = 100 * body.heightM;
-  const wide = { left: -0.62 * h, right: 0.72 * h };
-  const extent = {
-    left: left ? -wide.right : wide.left,
-    right: left ? -wide.left : wide.right,
-    top: -1.06 * h,
-    bottom: 3,
-  };
-  const look = { left, marked: "leg" } as const;
-  const model = linkageModel(askOf(body, bench));
-
-  const pull = (event: PointerEvent<SVGElement>) => {
-    const matrix = svg.current?.getScreenCTM()?.inverse();
-    if (!pulled || !matrix) return;
-    const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix);
-    const ahead = (sign * x) / pathUnitsPerCm / 100;
-    const above = -y / pathUnitsPerCm / 100 - lengths.ankleHeight;
-    onBench(
-      pulled === "knee"
-        ? kneePulled(lengths.shank, ahead)
-        : hipPulled({ shankM: lengths.shank, thighM: lengths.thigh }, ahead, above),
-    );
-  };
-  const label = t("lab.tab.bench");
-  if (!drawn.ok)
-    return <p className="text-warning h-104">{t("lab.cannot.undrawable", { why: drawn.why })}</p>;
-  const { legs, centre } = drawn.body;
+  const { pressureM } = linkageModel(askOf(body, bench));
+  const { shank: shankM, thigh: thighM, ankleHeight, hipCentre } = lengths;
+  const handles: Handle[] = [
+    {
+      name: "knee",
+      at: ({ legs }) => legs.w.knee,
+      onPull: (ahead) => onBench(kneePulled(shankM, ahead)),
+    },
+    {
+      name: "hip",
+      at: ({ legs }) => legs.w.hip,
+      onPull: (ahead, above) => onBench(hipPulled({ shankM, thighM }, ahead, above - ankleHeight)),
+    },
+    ...(boxM === null
+      ? []
+      : [
+          {
+            name: "box",
+            at: ({ legs }: Parameters<Handle["at"]>[0]) =>
+              [legs.w.hip[0] - 0.09 * body.heightM, boxM, hipCentre] as const,
+            onPull: (_ahead: number, above: number) => onBench(boxPulled(body, bench.shankDeg, above)),
+          },
+        ]),
+  ];
   const share = bench.stance === "double" ? 0.5 : 1;
-  const ground = (side: "w" | "o") => ({
-    share,
-    pressureAt: [model.pressureM, 0, legs[side].ankle[2]] as const,
-  });
-  const loads: Pushes = {
-    above: { at: [model.pressureM, centre[1], 0] },
-    legs: { w: ground("w"), o: bench.stance === "double" ? ground("o") : null },
-  };
   return (
-    <div className="h-104 select-none" data-testid="bench-figure">
-      <FigureDrawing
-        body={lengths}
-        figure={figure}
-        extent={extent}
-        look={look}
-        place={0}
-        label={label}
-        drawing={svg}
-        className="h-full w-full"
-      >
-        {held.feasible && <Levers body={drawn.body} loads={loads} left={left} numbers />}
-        {(["knee", "hip"] as const).map((joint) => {
-          const [x, y] = legs.w[joint];
-          return (
-            <circle
-              key={joint}
-              cx={sign * x * 100 * pathUnitsPerCm}
-              cy={-y * 100 * pathUnitsPerCm}
-              r={handleMm}
-              className={`handle ${pulled === joint ? "pulled" : ""}`}
-              onPointerDown={(event) => {
-                event.currentTarget.setPointerCapture(event.pointerId);
-                setPulled(joint);
-              }}
-              onPointerMove={pull}
-              onPointerUp={() => setPulled(null)}
-              onPointerCancel={() => setPulled(null)}
-            />
-          );
-        })}
-      </FigureDrawing>
-    </div>
+    <PulledFigure
+      lengths={lengths}
+      figure={figure}
+      left={left}
+      label={t("lab.tab.bench")}
+      handles={handles}
+      reach={reach}
+      pushes={
+        held.feasible
+          ? ({ centre, legs }) => {
+              const ground = (side: "w" | "o") => ({
+                share,
+                pressureAt: [pressureM, 0, legs[side].ankle[2]] as const,
+              });
+              return {
+                above: { at: [pressureM, centre[1], 0] },
+                legs: { w: ground("w"), o: bench.stance === "double" ? ground("o") : null },
+              };
+            }
+          : null
+      }
+    />
   );
 }

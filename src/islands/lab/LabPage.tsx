@@ -3,20 +3,26 @@ import type { LabView } from "~/contract/lab";
 import { island } from "~/islands/frame/island";
 import { later } from "~/islands/frame/later";
 import { sayWeight, t } from "~/messages/say";
+import ProblemNote from "~/islands/frame/ProblemNote";
 import { askedOf } from "./asked-of";
+import { subjectKey } from "./lab-subject";
+import SubjectSelect from "./SubjectSelect";
+import { useLibrarySubject } from "./use-library-subject";
 import { useLoads } from "./use-loads";
 
 const room = () => <div className="h-144" />;
 const MovementLab = later(() => import("./MovementLab"), room);
 const SquatBench = later(() => import("./SquatBench"), room);
+const SplitBench = later(() => import("./SplitBench"), room);
 const LeverTables = later(() => import("./LeverTables"), room);
 const BudgetList = later(() => import("./BudgetList"), room);
 
-const tabs = ["movement", "bench", "tables", "budget"] as const;
+const tabs = ["movement", "bench", "split", "tables", "budget"] as const;
 type TabName = (typeof tabs)[number];
 const tabWords = {
   movement: "lab.tab.movement",
   bench: "lab.tab.bench",
+  split: "lab.tab.split",
   tables: "lab.tab.tables",
   budget: "lab.tab.budget",
 } as const;
@@ -25,20 +31,26 @@ interface Props {
   view: LabView;
   /** The item it was opened from. */
   itemId: string | null;
+  /** The exercise of the library it was opened from, with its variant. */
+  exerciseId: string | null;
+  variantId: string | null;
 }
 
 /** The load lab: what an exercise asks of knee and hip of this person, what another form would, and that form into the plan. */
-function LabPage({ view: loaded, itemId }: Props) {
+function LabPage({ view: loaded, itemId, exerciseId, variantId }: Props) {
   const [stair, setStair] = useState(loaded.stair);
-  const { body } = loaded;
+  const { body, library } = loaded;
   const { items } = stair;
   const [tab, setTab] = useState<TabName>("movement");
-  const [selected, setSelected] = useState(itemId ?? "");
+  const [selected, setSelected] = useState(itemId ?? exerciseId ?? "");
   const [signed, setSigned] = useState(false);
   // Opened from no item, it begins with the first that can be read.
   const { loads } = useLoads(body, selected === "" ? items.map(askedOf) : []);
   const firstRead = items[loads.findIndex((told) => told?.ok)];
-  const item = items.find((one) => one.itemId === selected) ?? firstRead ?? items[0];
+  const inPlan = items.find((one) => one.itemId === selected);
+  const asked = !inPlan && library.some(({ id }) => id === selected) ? selected : null;
+  const { subject: fromLibrary, problem } = useLibrarySubject(asked, asked === exerciseId ? variantId : null);
+  const subject = inPlan ?? (asked === null ? (firstRead ?? items[0]) : fromLibrary);
   const open = (id: string) => {
     setSelected(id);
     setSigned(false);
@@ -63,20 +75,16 @@ function LabPage({ view: loaded, itemId }: Props) {
             </button>
           ))}
         </div>
-        {tab === "movement" && item && (
-          <label className="flex min-w-0 flex-1 items-center gap-2 text-sm">
+        {tab === "movement" && (
+          <label className="flex max-w-md min-w-0 flex-1 items-center gap-2 text-sm">
             <span className="sr-only">{t("lab.exercise")}</span>
-            <select
-              className="select w-full max-w-md"
-              value={item.itemId}
-              onChange={(event) => open(event.target.value)}
-            >
-              {items.map(({ itemId: id, name, variantName }) => (
-                <option key={id} value={id}>
-                  {name}, {variantName}
-                </option>
-              ))}
-            </select>
+            <SubjectSelect
+              items={items}
+              library={library}
+              value={subject ? subjectKey(subject) : (asked ?? "")}
+              onValue={open}
+              {...((subject ?? asked) ? {} : { none: t("lab.choose") })}
+            />
           </label>
         )}
       </div>
@@ -92,21 +100,26 @@ function LabPage({ view: loaded, itemId }: Props) {
       )}
       <div role="tabpanel" id="lab-part" aria-labelledby={`tab-${tab}`}>
         {tab === "movement" &&
-          (item ? (
+          (subject ? (
             <MovementLab
-              key={`${item.itemId} ${stair.version}`}
+              key={`${subjectKey(subject)} ${stair.version}`}
               stair={stair}
               body={body}
-              item={item}
+              subject={subject}
+              library={library}
               onSigned={(next) => {
                 setSigned(next.version !== stair.version);
                 setStair(next);
               }}
             />
           ) : (
-            <p>{t("lab.empty")}</p>
+            <>
+              <ProblemNote problem={problem} />
+              {asked === null && <p>{t("lab.empty")}</p>}
+            </>
           ))}
         {tab === "bench" && <SquatBench body={body} left={stair.involvedSide === "left"} />}
+        {tab === "split" && <SplitBench body={body} left={stair.involvedSide === "left"} />}
         {tab === "tables" && <LeverTables body={body} />}
         {tab === "budget" && (
           <section className="bg-base-100 border-base-300 rounded-box max-w-3xl border p-3">

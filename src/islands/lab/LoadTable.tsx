@@ -2,8 +2,15 @@ import type { Comparison } from "~/core/load/compare-loads";
 import { label, sayNumber, t } from "~/messages/say";
 import { sayChange } from "./say-comparison";
 
+interface Props {
+  comparison: Comparison;
+  changed: boolean;
+  /** What the first form is. */
+  first: string;
+}
+
 /** The most of each kind in both forms, and the change. */
-export default function LoadTable({ comparison, changed }: { comparison: Comparison; changed: boolean }) {
+export default function LoadTable({ comparison, changed, first }: Props) {
   const { bend, changes } = comparison;
   return (
     <table className="w-full text-sm" data-testid="load-table">
@@ -12,7 +19,7 @@ export default function LoadTable({ comparison, changed }: { comparison: Compari
         <tr className="border-base-300 border-b text-right">
           <td />
           <th scope="col" className="px-1 font-semibold">
-            {t("lab.plan")}
+            {first}
           </th>
           {changed && (
             <>

@@ -1,6 +1,6 @@
 import { useMemo, useState } from "react";
 import { FormProvider, useForm, useWatch } from "react-hook-form";
-import type { StairItem, StairView } from "~/contract/episode";
+import type { StairView } from "~/contract/episode";
 import type { LoadBody } from "~/contract/load-body";
 import { workingSide } from "~/core/case/working-side";
 import { variantOf } from "~/core/exercise/exercise";
@@ -15,6 +15,8 @@ import {
   type PrescribeFields,
 } from "~/islands/prescribe/prescribe-draft";
 import { sayNumber, t } from "~/messages/say";
+import type { LabView } from "~/contract/lab";
+import AddForm from "./AddForm";
 import { askedOf } from "./asked-of";
 import CannotRead from "./CannotRead";
 import FormSettings from "./FormSettings";
@@ -22,6 +24,9 @@ import FormSearch from "./FormSearch";
 import LoadCurve from "./LoadCurve";
 import LoadedFigure from "./LoadedFigure";
 import LoadTable from "./LoadTable";
+import { subjectKey, type LabSubject } from "./lab-subject";
+import SubjectSelect from "./SubjectSelect";
+import { useLibrarySubject } from "./use-library-subject";
 import { sayComparison, tellPatient } from "./say-comparison";
 import UseForm from "./UseForm";
 import { useLoads } from "./use-loads";
@@ -29,32 +34,40 @@ import { useLoads } from "./use-loads";
 interface Props {
   stair: StairView;
   body: LoadBody;
-  item: StairItem;
+  subject: LabSubject;
+  library: LabView["library"];
   onSigned: (next: StairView) => void;
 }
 
 const kinds = ["stress", "knee", "hip"] as const;
 
-/** One exercise of the plan through its movement, beside the same in another form or another exercise. */
-export default function MovementLab({ stair, body, item, onSigned }: Props) {
-  const { exercise, prescription } = item;
+/** One exercise, of the plan or of the library, through its movement, beside the same in another form or another exercise. */
+export default function MovementLab({ stair, body, subject, library, onSigned }: Props) {
+  const { exercise, prescription } = subject;
+  const item = stair.items.find(({ itemId }) => itemId === subject.itemId);
   const form = useForm<PrescribeFields>({ defaultValues: { ...draftOf(prescription), reason: "" } });
   const fields = useWatch({ control: form.control }) as PrescribeFields;
   const [besideId, setBeside] = useState("");
+  const [besideVariantId, setBesideVariant] = useState<string | null>(null);
   const [at, setAt] = useState<number | null>(null);
   const [forPatient, setForPatient] = useState(false);
 
-  const beside = stair.items.find(({ itemId }) => itemId === besideId) ?? null;
+  const planned = stair.items.find(({ itemId }) => itemId === besideId);
+  const { subject: fromLibrary } = useLibrarySubject(
+    besideId === "" || planned ? null : besideId,
+    besideVariantId,
+  );
+  const beside: LabSubject | null = planned ?? fromLibrary;
   const typed = prescriptionOf(fields);
   const readable = isReadable(typed);
   const wanted = readable ? typed : prescription;
   const hand = beside ? null : byHand(prescription, wanted);
   const other = askedOf(beside ?? { exercise, prescription: wanted });
   const changed = beside !== null || hand !== null;
-  const movements = [askedOf(item), ...(changed ? [other] : [])];
+  const movements = [askedOf(subject), ...(changed ? [other] : [])];
   const { loads } = useLoads(body, movements);
-  const [planned, turned] = loads;
-  const plan = planned?.ok ? planned.moments : null;
+  const [own, turned] = loads;
+  const plan = own?.ok ? own.moments : null;
   const next = changed && turned?.ok ? turned.moments : null;
   const side = plan?.some(({ legs }) => legs.w) ? "w" : "o";
   const comparison = useMemo(
@@ -65,11 +78,12 @@ export default function MovementLab({ stair, body, item, onSigned }: Props) {
   /** The same share of the way in a movement with another number of moments. */
   const nextIndex = next && plan ? Math.round((index * (next.length - 1)) / Math.max(1, plan.length - 1)) : 0;
   const sentence = comparison && changed && next ? sayComparison(comparison) : null;
-  const hurt = item.painArcs.at(-1) ?? null;
+  const hurt = subject.painArcs.at(-1) ?? null;
   const arc = hurt ? { fromDeg: hurt.fromDeg, toDeg: hurt.toDeg ?? hurt.fromDeg + 5 } : null;
   const painful = arc && plan ? stressAt(plan, side, arc.fromDeg) : null;
   const workSide = workingSide(prescription, stair.involvedSide);
-  const shown = { heightM: body.heightM, side: workSide };
+  const first = t(subject.itemId === null ? "lab.begins" : "lab.plan");
+  const shown = { ...body, side: workSide };
   const take = (settings: typeof prescription.settings) =>
     form.reset({ ...draftOf({ ...prescription, settings }), reason: "" });
 
@@ -77,8 +91,8 @@ export default function MovementLab({ stair, body, item, onSigned }: Props) {
     <FormProvider {...form}>
       <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_25rem]">
         <section className="bg-base-100 border-base-300 rounded-box border p-3" aria-label={t("lab.title")}>
-          {planned === null && <p role="status">{t("lab.working")}</p>}
-          <CannotRead told={planned ?? null} />
+          {own === null && <p role="status">{t("lab.working")}</p>}
+          <CannotRead told={own ?? null} />
           <div className={`flex gap-3 ${forPatient ? "h-120" : "h-80"}`}>
             <LoadedFigure
               {...shown}
@@ -86,8 +100,8 @@ export default function MovementLab({ stair, body, item, onSigned }: Props) {
               prescription={prescription}
               moment={plan?.[index] ?? null}
               numbers={!forPatient}
-              title={t("lab.plan")}
-              label={t("figure.of", { exercise: item.name, variant: item.variantName })}
+              title={first}
+              label={t("figure.of", { exercise: subject.name, variant: subject.variantName })}
             />
             {changed && (
               <LoadedFigure
@@ -98,7 +112,7 @@ export default function MovementLab({ stair, body, item, onSigned }: Props) {
                 numbers={!forPatient}
                 title={beside?.name ?? t("lab.changed")}
                 label={t("figure.of", {
-                  exercise: beside?.name ?? item.name,
+                  exercise: beside?.name ?? subject.name,
                   variant: beside?.variantName ?? variantOf(exercise, wanted.variantId).name,
                 })}
               />
@@ -147,8 +161,13 @@ export default function MovementLab({ stair, body, item, onSigned }: Props) {
                   . {painful !== null && t("lab.hurtStress", { stress: sayNumber(painful) })}
                 </p>
               )}
-              <p className="text-base-content/75 text-xs">{t("lab.arms")}</p>
-              {comparison && <LoadTable comparison={comparison} changed={changed && next !== null} />}
+              <p className="text-base-content/75 text-xs">
+                {t("lab.arms")}
+                {own?.ok && own.readShare < 1 && ` ${t("lab.part")}`}
+              </p>
+              {comparison && (
+                <LoadTable comparison={comparison} changed={changed && next !== null} first={first} />
+              )}
             </>
           )}
         </section>
@@ -163,8 +182,11 @@ export default function MovementLab({ stair, body, item, onSigned }: Props) {
                 : (sentence ?? t("lab.unchanged"))}
             </p>
             <div className="flex flex-wrap items-start gap-2">
-              {!forPatient && hand && sentence && (
+              {!forPatient && item && hand && sentence && (
                 <UseForm stair={stair} item={item} wanted={wanted} sentence={sentence} onSigned={onSigned} />
+              )}
+              {!forPatient && !item && !beside && readable && (
+                <AddForm stair={stair} subject={subject} wanted={wanted} />
               )}
               <button type="button" className="btn" onClick={() => setForPatient(!forPatient)}>
                 {t(forPatient ? "lab.clinicianView" : "lab.patientView")}
@@ -172,7 +194,7 @@ export default function MovementLab({ stair, body, item, onSigned }: Props) {
             </div>
             {!forPatient && plan && !beside && (
               <FormSearch
-                key={item.itemId}
+                key={subjectKey(subject)}
                 exercise={exercise}
                 prescription={prescription}
                 body={body}
@@ -186,30 +208,40 @@ export default function MovementLab({ stair, body, item, onSigned }: Props) {
             <div className="bg-base-100 border-base-300 rounded-box flex flex-col gap-3 border p-3">
               <label className="text-sm font-medium">
                 {t("lab.against")}
-                <select
-                  className="select w-full"
+                <SubjectSelect
+                  items={stair.items.filter(({ itemId }) => itemId !== subject.itemId)}
+                  library={library}
                   value={besideId}
-                  onChange={(event) => setBeside(event.target.value)}
-                >
-                  <option value="">{t("lab.againstOwn")}</option>
-                  {stair.items
-                    .filter(({ itemId }) => itemId !== item.itemId)
-                    .map(({ itemId, name, variantName }) => (
-                      <option key={itemId} value={itemId}>
-                        {name}, {variantName}
+                  none={t("lab.againstOwn")}
+                  onValue={(key) => {
+                    setBeside(key);
+                    setBesideVariant(null);
+                  }}
+                />
+              </label>
+              {beside && beside.itemId === null && (
+                <label className="text-sm font-medium">
+                  {t("prescribe.variant")}
+                  <select
+                    className="select w-full"
+                    value={beside.prescription.variantId}
+                    onChange={(event) => setBesideVariant(event.target.value)}
+                  >
+                    {beside.exercise.variants.map(({ id, name }) => (
+                      <option key={id} value={id}>
+                        {name}
                       </option>
                     ))}
-                </select>
-              </label>
+                  </select>
+                </label>
+              )}
               {!beside && (
-                <>
-                  <FormSettings
-                    exercise={exercise}
-                    heightM={body.heightM}
-                    onVariant={(variant) => form.reset({ ...movedTo(form.getValues(), variant), reason: "" })}
-                    onBack={hand ? () => form.reset({ ...draftOf(prescription), reason: "" }) : null}
-                  />
-                </>
+                <FormSettings
+                  exercise={exercise}
+                  heightM={body.heightM}
+                  onVariant={(variant) => form.reset({ ...movedTo(form.getValues(), variant), reason: "" })}
+                  onBack={hand ? () => form.reset({ ...draftOf(prescription), reason: "" }) : null}
+                />
               )}
             </div>
           )}

@@ -7,7 +7,8 @@ import { squatLinkage } from "~/core/mechanics/squat-linkage";
 import { typedNumber } from "~/islands/frame/typed-number";
 import { label, sayLength, sayNumber, t } from "~/messages/say";
 import BenchFigure from "./BenchFigure";
-import { askOf, startingBench, type Bench } from "./bench";
+import BenchSlider from "./BenchSlider";
+import { askOf, benchRange, sizeOf, startingBench, type Bench } from "./bench";
 import { sayChange, sayComparison } from "./say-comparison";
 import { compareHeld } from "./compare-held";
 
@@ -24,6 +25,7 @@ export default function SquatBench({ body, left }: Props) {
   const [bench, setBench] = useState<Bench>(startingBench);
   const [kept, setKept] = useState<Bench | null>(null);
   const [ceilingText, setCeiling] = useState("1.5");
+  const [withBox, setWithBox] = useState(false);
   const [noForm, setNoForm] = useState<string | null>(null);
   const set = (part: Partial<Bench>) => {
     setBench((now) => ({ ...now, ...part }));
@@ -49,37 +51,21 @@ export default function SquatBench({ body, left }: Props) {
     else setNoForm(t("lab.bench.noForm", { ceiling: sayNumber(ceiling), reason: found.reason }));
   };
   const box = boxHeight({
-    heightM: body.heightM,
+    ...sizeOf(body),
     kneeFlexionDeg: bench.kneeDeg,
     shankInclinationDeg: bench.shankDeg,
   });
-  const slider = (
-    says: string,
-    value: number,
-    [min, max]: readonly [number, number],
-    onValue: (v: number) => void,
-    shown: string,
-    step = 1,
-  ) => (
-    <label className="grid grid-cols-[9rem_1fr_4rem] items-center gap-x-2 text-sm">
-      {says}
-      <input
-        type="range"
-        className="accent-primary h-11 w-full"
-        min={min}
-        max={max}
-        step={step}
-        value={value}
-        aria-valuetext={shown}
-        onChange={(event) => onValue(Number(event.target.value))}
-      />
-      <span className="text-right font-semibold tabular-nums">{shown}</span>
-    </label>
-  );
   return (
     <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_25rem]">
       <section className="bg-base-100 border-base-300 rounded-box flex flex-col border p-3">
-        <BenchFigure body={body} bench={bench} held={now} left={left} onBench={set} />
+        <BenchFigure
+          body={body}
+          bench={bench}
+          held={now}
+          left={left}
+          boxM={withBox ? Math.max(0, box.boxCm / 100) : null}
+          onBench={set}
+        />
         <p className="text-base-content/75 text-sm">{t("lab.bench.drag")}</p>
         {!now.feasible && (
           <p role="alert" className="text-warning font-semibold">
@@ -93,28 +79,28 @@ export default function SquatBench({ body, left }: Props) {
             {sayComparison(comparison)}
           </p>
         )}
-        {slider(
-          t("lab.bench.knee"),
-          bench.kneeDeg,
-          [0, 130],
-          (kneeDeg) => set({ kneeDeg }),
-          t("lab.degree", { value: Math.round(bench.kneeDeg) }),
-        )}
-        {slider(
-          t("lab.bench.shank"),
-          bench.shankDeg,
-          [-30, 60],
-          (shankDeg) => set({ shankDeg }),
-          t("lab.degree", { value: Math.round(bench.shankDeg) }),
-        )}
-        {slider(
-          t("lab.bench.pressure"),
-          bench.pressurePoint,
-          [0, 1],
-          (pressurePoint) => set({ pressurePoint }),
-          t("lab.placeValue", { percent: Math.round(100 * bench.pressurePoint) }),
-          0.05,
-        )}
+        <BenchSlider
+          says={t("lab.bench.knee")}
+          value={bench.kneeDeg}
+          range={benchRange.knee}
+          onValue={(kneeDeg) => set({ kneeDeg })}
+          shown={t("lab.degree", { value: Math.round(bench.kneeDeg) })}
+        />
+        <BenchSlider
+          says={t("lab.bench.shank")}
+          value={bench.shankDeg}
+          range={benchRange.shank}
+          onValue={(shankDeg) => set({ shankDeg })}
+          shown={t("lab.degree", { value: Math.round(bench.shankDeg) })}
+        />
+        <BenchSlider
+          says={t("lab.bench.pressure")}
+          value={bench.pressurePoint}
+          range={[0, 1]}
+          step={0.05}
+          onValue={(pressurePoint) => set({ pressurePoint })}
+          shown={t("lab.placeValue", { percent: Math.round(100 * bench.pressurePoint) })}
+        />
         <div className="grid grid-cols-2 items-end gap-2 text-sm sm:grid-cols-4">
           <label>
             {t("lab.bench.stance")}
@@ -167,6 +153,15 @@ export default function SquatBench({ body, left }: Props) {
             onChange={(event) => set({ armsForward: event.target.checked })}
           />
           {t("lab.bench.arms")}
+        </label>
+        <label className="flex min-h-11 items-center gap-2 text-sm">
+          <input
+            type="checkbox"
+            className="checkbox"
+            checked={withBox}
+            onChange={(event) => setWithBox(event.target.checked)}
+          />
+          {t("lab.bench.withBox")}
         </label>
         <div className="flex flex-wrap items-end gap-2">
           <label className="text-sm">

@@ -1,7 +1,8 @@
 import fc from "fast-check";
 import { expect, it } from "vitest";
 import { jointsAt } from "~/core/mechanics/linkage-model";
-import { hipPulled, kneePulled } from "./bench";
+import { boxHeight } from "~/core/mechanics/box-height";
+import { boxPulled, hipPulled, kneePulled } from "./bench";
 
 const legs = { shankM: 0.43, thighM: 0.42 };
 
@@ -36,4 +37,19 @@ it("what no leg reaches stays within what the bench allows", () => {
   }
   expect(kneePulled(legs.shankM, 9).shankDeg).toBe(60);
   expect(kneePulled(legs.shankM, -9).shankDeg).toBe(-30);
+});
+
+it("a box pulled up or down is touched by these hips at the bend that follows", () => {
+  const body = { heightM: 1.75, massKg: 75, shankM: 0.46, thighM: null };
+  for (const boxM of [0.3, 0.4, 0.55]) {
+    const { kneeDeg } = boxPulled(body, 20, boxM);
+    const { boxCm } = boxHeight({
+      heightM: 1.75,
+      shankM: 0.46,
+      kneeFlexionDeg: kneeDeg,
+      shankInclinationDeg: 20,
+    });
+    expect(boxCm).toBeCloseTo(100 * boxM, 6);
+  }
+  expect(boxPulled(body, 20, 9).kneeDeg).toBe(20);
 });

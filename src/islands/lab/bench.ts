@@ -1,6 +1,8 @@
 import type { Static } from "@sinclair/typebox";
 import type { SquatLinkageInput } from "~/core/mechanics/squat-linkage";
 import type { LoadedBody } from "~/catalogue/loads/loads-of";
+import { usualSeatOffsetCm } from "~/core/mechanics/box-height";
+import { lengthsOf } from "~/core/pose/body-lengths";
 
 /** A squat as it is set on the bench. */
 export interface Bench {
@@ -31,11 +33,18 @@ export const benchRange = { knee: [0, 130], shank: [-30, 60] } as const;
 /** A mass for which the sums of posture are made, kilograms. */
 export const massWithin = ({ massKg }: LoadedBody): number => Math.min(300, Math.max(20, massKg));
 
+/** Height and measured limbs, as the calculations of posture take them. */
+export const sizeOf = ({ heightM, shankM, thighM }: LoadedBody) => ({
+  heightM,
+  ...(shankM ? { shankM } : {}),
+  ...(thighM ? { thighM } : {}),
+});
+
 /** The bench as the linkage is asked. */
 export function askOf(body: LoadedBody, bench: Bench): Static<typeof SquatLinkageInput> {
   return {
     bodyMassKg: massWithin(body),
-    heightM: body.heightM,
+    ...sizeOf(body),
     kneeFlexionDeg: bench.kneeDeg,
     shankInclinationDeg: bench.shankDeg,
     stance: bench.stance,
@@ -72,6 +81,14 @@ export function hipPulled(
   );
   const line = degrees(Math.atan2(x, y));
   return { kneeDeg: kept(kneeDeg, benchRange.knee), shankDeg: kept(line + atAnkle, benchRange.shank) };
+}
+
+/** The bench with the box pulled up or down: the bend at which these hips come down to it; the shin stays. */
+export function boxPulled(body: LoadedBody, shankDeg: number, boxM: number): Pick<Bench, "kneeDeg"> {
+  const { shank, thigh, ankleHeight } = lengthsOf(body);
+  const hipM = boxM + usualSeatOffsetCm / 100;
+  const cosine = (hipM - ankleHeight - shank * Math.cos((shankDeg * Math.PI) / 180)) / thigh;
+  return { kneeDeg: kept(shankDeg + degrees(Math.acos(kept(cosine, [-1, 1]))), benchRange.knee) };
 }
 
 /** The bench with its knee pulled forward or back; the bend stays. */

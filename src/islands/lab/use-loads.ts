@@ -17,8 +17,10 @@ const makeWorker = () => new Worker(new URL("../../workers/loads.ts", import.met
  * @param movements none asks nothing and ends what was asked
  */
 export function useLoads(body: LoadedBody, movements: readonly AskedMovement[]): Asked {
-  const { heightM, massKg } = body;
-  const question = JSON.stringify(movements.map((movement) => keyOf({ heightM, massKg }, movement)));
+  const { heightM, massKg, shankM = null, thighM = null } = body;
+  const question = JSON.stringify(
+    movements.map((movement) => keyOf({ heightM, massKg, shankM, thighM }, movement)),
+  );
   const worker = useRef<Worker | null>(null);
   const run = useRef(0);
   const [told, setTold] = useState<ReadonlyMap<string, LoadsOrNoFigure>>(new Map());
@@ -45,10 +47,10 @@ export function useLoads(body: LoadedBody, movements: readonly AskedMovement[]):
     const asked = open.map((key) => JSON.parse(key) as [LoadedBody, AskedMovement]);
     worker.current.postMessage({
       run: mine,
-      body: { heightM, massKg },
+      body: { heightM, massKg, shankM, thighM },
       movements: asked.map(([, movement]) => movement),
     } satisfies AskLoads);
-  }, [question, heightM, massKg]);
+  }, [question, heightM, massKg, shankM, thighM]);
 
   return useMemo(() => {
     const loads = (JSON.parse(question) as string[]).map((key) => told.get(key) ?? null);

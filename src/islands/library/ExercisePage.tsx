@@ -78,6 +78,14 @@ function ExercisePage({ exercise, variantId, own, mayEdit, patient: known, names
               {t("exercise.addToPlan", { name })}
             </button>
           ))}
+        {patient && (
+          <a
+            className="btn bg-base-100 border-base-300"
+            href={`/episodes/${patient.episodeId}/lab?exercise=${exercise.id}&variant=${variant.id}`}
+          >
+            {t("exercise.loads")}
+          </a>
+        )}
         {mayEdit && !patient && (
           <>
             {own && (

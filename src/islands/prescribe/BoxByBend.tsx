@@ -19,11 +19,11 @@ export default function BoxByBend({ heightM }: { heightM: number }) {
         value={typed}
         onChange={(event) => {
           setTyped(event.target.value);
-          const box = boxForBend(heightM, typedNumber(event.target.value));
+          const box = boxForBend({ heightM }, typedNumber(event.target.value));
           if (box !== null) setValue("settings.box-height", String(box), { shouldDirty: true });
         }}
       />
-      {deg !== null && boxForBend(heightM, deg) === null && (
+      {deg !== null && boxForBend({ heightM }, deg) === null && (
         <span className="text-error block">{t("prescribe.boxOutside")}</span>
       )}
     </label>

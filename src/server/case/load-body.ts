@@ -1,7 +1,7 @@
 import { massOf, usualHeightM } from "~/catalogue/demands/book";
 import type { LoadBody } from "~/contract/load-body";
 import type { CaseFile } from "~/core/case/case-file";
-import { measuredBody } from "~/core/case/measured-body";
+import { measuredBody, measuredLimbs } from "~/core/case/measured-body";
 import { drawnHeights } from "~/core/pose/body-lengths";
 
 /** The body that loads are worked out for: as measured last, of middle build where nobody measured it. */
@@ -13,5 +13,6 @@ export function loadBody(file: Pick<CaseFile, "results">): LoadBody {
     massKg: massOf({ ...body, heightM }),
     heightMeasured: body.heightM !== null,
     massMeasured: body.massKg !== null,
+    ...measuredLimbs(file),
   };
 }

@@ -1,4 +1,5 @@
 import type { LabView } from "~/contract/lab";
+import { clinicCatalogue } from "~/server/catalogue/clinic-catalogue";
 import { loadBody } from "~/server/case/load-body";
 import { loadEpisode, noteRead } from "~/server/case/load-episode";
 import type { StaffContext } from "~/server/staff-context";
@@ -8,5 +9,10 @@ import { stairView } from "./stair-view";
 export async function readLab(staff: StaffContext, id: string): Promise<LabView> {
   const loaded = await loadEpisode(staff, id);
   await noteRead(staff, id, "read-lab");
-  return { stair: stairView(staff, loaded), body: loadBody(loaded.file) };
+  const { exercises } = await clinicCatalogue(staff.clinicId);
+  return {
+    stair: stairView(staff, loaded),
+    body: loadBody(loaded.file),
+    library: exercises.map(({ id: code, name }) => ({ id: code, name })),
+  };
 }

@@ -1,0 +1,77 @@
+import type { Figure } from "~/core/figure/figure";
+import type { BodyLengths } from "~/core/pose/body-lengths";
+import type { Leg, Pose } from "~/core/pose/pose";
+
+/** A split stance as it is drawn: the front leg's two angles, how far behind the other foot stands, and the trunk. */
+export interface SplitPose {
+  readonly kneeFlexionDeg: number;
+  readonly shankInclinationDeg: number;
+  readonly trunkLeanDeg: number;
+  /** Front ankle to the ball of the rear foot, metres. */
+  readonly stanceLengthM: number;
+  /** Of the rear ankle above the floor, metres. */
+  readonly rearAnkleHeightM: number;
+  readonly barKg: number;
+}
+
+const mostPitchDeg = 75;
+const degrees = (radians: number) => (radians * 180) / Math.PI;
+
+/** How far the heel is lifted so that the ankle stands so high, the foot on its ball. */
+export function heelLiftDeg({ ball, ankleHeight }: BodyLengths, ankleM: number): number {
+  const radius = Math.hypot(ball, ankleHeight);
+  const flatDeg = degrees(Math.atan2(ankleHeight, ball));
+  const share = Math.min(1, Math.max(-1, ankleM / radius));
+  return Math.min(mostPitchDeg, Math.max(0, degrees(Math.asin(share)) - flatDeg));
+}
+
+/**
+ * The drawing of a split stance: the chain of splitStance, link by link, with the body of the figures on it.
+ *
+ * @returns a figure that holds still, seen from the side, the front ankle at x = 0
+ */
+export function splitFigure(lengths: BodyLengths, set: SplitPose): Figure {
+  const front: Leg = {
+    hip: set.kneeFlexionDeg - set.shankInclinationDeg,
+    abduction: 0,
+    rotation: 0,
+    knee: set.kneeFlexionDeg,
+    ankle: set.shankInclinationDeg,
+    room: true,
+    sole: { y: 0, pitch: 0, turn: 0, free: false },
+  };
+  const rear: Leg = {
+    hip: 0,
+    abduction: 0,
+    rotation: 0,
+    knee: 0,
+    ankle: 0,
+    room: false,
+    sole: {
+      x: -set.stanceLengthM - lengths.ball,
+      z: -lengths.hipCentre,
+      y: 0,
+      pitch: heelLiftDeg(lengths, set.rearAnkleHeightM),
+      turn: 0,
+      free: false,
+      knee: [0.7, -0.6, 0],
+    },
+  };
+  const arm = { flexion: 6, abduction: 6, rotation: 0, elbow: 8, room: true };
+  const pose: Pose = {
+    lie: "upright",
+    pelvis: { pitch: set.trunkLeanDeg, lean: 0, turn: 0 },
+    spine: { flexion: 0, lean: 0, turn: 0 },
+    neck: { flexion: -Math.min(45, Math.max(0, set.trunkLeanDeg) * 0.7), turn: 0 },
+    legs: { w: front, o: rear },
+    arms: { w: arm, o: arm },
+    root: { point: "w.ankle", x: 0, y: lengths.ankleHeight, z: lengths.hipCentre },
+  };
+  return {
+    viewDeg: 0,
+    keys: [pose],
+    timing: { kind: "hold" },
+    props: set.barKg > 0 ? [{ kind: "barbell", at: "neck" }] : [],
+    contacts: [],
+  };
+}

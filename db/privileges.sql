@@ -58,6 +58,7 @@ GRANT SELECT, INSERT ON identity_changes TO {{app}};
 GRANT SELECT, INSERT ON voidings TO {{app}};
 GRANT SELECT, INSERT ON staff_changes TO {{app}};
 GRANT SELECT, INSERT ON clinic_changes TO {{app}};
+GRANT SELECT, INSERT ON shelf_settings TO {{app}};
 GRANT SELECT, INSERT ON erasure_requests TO {{app}};
 GRANT SELECT, INSERT ON person_merges TO {{app}};
 GRANT SELECT, INSERT ON handovers TO {{app}};

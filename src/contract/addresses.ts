@@ -22,6 +22,8 @@ export const addresses = {
   readAudit: "GET /api/audit",
   readClinic: "GET /api/clinic",
   setClinic: "POST /api/clinic",
+  readShelf: "GET /api/clinic/shelf",
+  setShelf: "POST /api/clinic/shelf",
   readKeeping: "GET /api/clinic/keeping",
   exportPerson: "GET /api/episodes/{id}/person-file",
   mergePeople: "POST /api/episodes/{id}/merges",

@@ -20,6 +20,7 @@ import * as phone from "./phone";
 import * as phones from "./phones";
 import * as plan from "./plan";
 import * as record from "./record";
+import * as shelf from "./shelf";
 import * as staff from "./staff";
 import * as trust from "./trust";
 import * as week from "./week";
@@ -27,6 +28,7 @@ import * as week from "./week";
 const rooms = {
   ...clinic,
   ...staff,
+  ...shelf,
   ...account,
   ...trust,
   ...episode,

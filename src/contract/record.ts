@@ -14,12 +14,11 @@ import { DayByDay } from "~/core/review/day-by-day";
 import { Replay } from "~/core/review/replay-decisions";
 import { oneOf } from "~/core/schema/one-of";
 import { voidedKinds } from "~/core/schema/voided";
+import { documentKinds } from "./document-kinds";
 import { endpoint } from "./endpoint";
 import { Written } from "./episode";
 import { closed, date, instant, Person, reason, uuid } from "./fields";
 import { signingRoles } from "./roles";
-
-export const documentKinds = ["visit-note", "handover-letter"] as const;
 
 const text = Type.String({ minLength: 1, maxLength: 20_000, pattern: "\\S" });
 

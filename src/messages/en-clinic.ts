@@ -2,6 +2,7 @@
 export const clinic = {
   "clinic.views": "Views of the clinic",
   "clinic.calls": "Whom to call",
+  "clinic.kit": "Weights and bands",
   "clinic.staff": "Colleagues",
   "clinic.log": "Who read and changed what",
   "clinic.settings": "Clinic",
@@ -263,6 +264,7 @@ export const clinic = {
   "act.write-staff": "added a colleague",
   "act.write-staff-change": "changed a colleague",
   "act.set-calls": "set whom to call",
+  "act.set-shelf": "set the clinic's weights and bands",
   "act.set-clinic": "set the clinic's name or zone",
   "today.title": "Expected today",
   "today.button": "Today",

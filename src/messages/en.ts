@@ -9,6 +9,7 @@ import { judgement } from "./en-judgement";
 import { lab } from "./en-lab";
 import { library } from "./en-library";
 import { lifts } from "./en-lifts";
+import { shelf } from "./en-shelf";
 import { measures } from "./en-measures";
 import { phone } from "./en-phone";
 import { plan } from "./en-plan";
@@ -31,6 +32,7 @@ export const en = {
   ...lab,
   ...library,
   ...lifts,
+  ...shelf,
   ...measures,
   ...phone,
   ...plan,
@@ -88,6 +90,7 @@ export const en = {
   "frame.phone": "Phone",
   "frame.lab": "Loads",
   "frame.lifts": "Lifts",
+  "frame.kit": "Weights and bands",
   "frame.record": "Record",
   "frame.library": "Library",
   "frame.person": "Person",

@@ -4,6 +4,7 @@ import { between, plus, scaled, unit, type Vec } from "~/core/pose/space";
 import type { Camera, Flat } from "./camera";
 import type { LimbName, Prop } from "./figure";
 import { capsule, circlePath, extentOf, polygon, polyline, type Shape } from "./outline";
+import { loopPlace, loopRadius } from "./loop-place";
 import { anchored } from "./resolve-figure";
 
 interface Drawing {
@@ -133,13 +134,8 @@ const drawers: { readonly [K in Prop["kind"]]: DrawerOf<K> } = {
     return [made(key, `ring-${what}`, capsule({ at: a, r }, { at: b, r }), near, [a, b], r)];
   },
   loop: ({ limb }, { body, camera, lengths }, key) => {
-    const h = lengths.height;
-    const place = (side: "w" | "o"): Vec =>
-      limb === "foot"
-        ? between(body.points[`${side}.ankle`], body.points[`${side}.ball`], 0.7)
-        : alongLimb(body, `${side}.${limb}`, limb === "thigh" ? 0.82 : 0.72);
-    const [w, o] = [place("w"), place("o")];
-    const r = 100 * h * (limb === "thigh" ? 0.036 : limb === "shank" ? 0.026 : 0.024);
+    const [w, o] = [loopPlace(body, "w", limb), loopPlace(body, "o", limb)];
+    const r = 100 * lengths.height * loopRadius[limb];
     const [a, b] = [camera.flat(w), camera.flat(o)];
     const near = camera.near(w) + 0.06;
     return [made(key, "loop-band", capsule({ at: a, r }, { at: b, r }), near, [a, b], r)];

@@ -1,5 +1,6 @@
 import type { Vec } from "~/core/pose/space";
 import type { PointName, Pose } from "~/core/pose/pose";
+import type { LoopLimb } from "./loop-place";
 
 /** A point of the body, a place in the room, or a place beside a point of the body, metres. */
 export type Anchor = PointName | Vec | { readonly of: PointName; readonly plus: Vec };
@@ -33,7 +34,7 @@ export type Prop =
       readonly limb: LimbName;
       readonly at: number;
     }
-  | { readonly kind: "loop"; readonly limb: "thigh" | "shank" | "foot" }
+  | { readonly kind: "loop"; readonly limb: LoopLimb }
   | {
       readonly kind: "weight";
       readonly what: "dumbbell" | "plate" | "cup";

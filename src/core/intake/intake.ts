@@ -9,6 +9,7 @@ import { takenOnProblems, takenProblems } from "~/core/measure/taken-problems";
 import { TakenResult } from "~/core/measure/taken-result";
 import type { Pathway } from "~/core/pathway/pathway";
 import { BodyPosition } from "~/core/exercise/body";
+import { Shelf, shelfProblems } from "~/core/exercise/shelf";
 import { kitByCode } from "~/core/exercise/kit";
 import { Restriction } from "~/core/limit/restriction";
 import { restrictionProblems } from "~/core/limit/restriction-problems";
@@ -39,6 +40,8 @@ export const Circumstances = Type.Object(
     daysPerWeek: Type.Integer({ minimum: 1, maximum: 7 }),
     minutesPerDay: Type.Integer({ minimum: 5, maximum: 180 }),
     kit: Type.Array(words(40), { maxItems: 60 }),
+    /** The weights that are to hand where the plan is done; kit that is left out has its usual ones. */
+    shelfKg: Type.Optional(Shelf),
     cannotPositions: Type.Array(BodyPosition, { maxItems: 7 }),
   },
   closed,
@@ -179,8 +182,13 @@ export function baselineProblems(
 }
 
 /** Limits that cannot be judged, and kit nobody has, by field. */
-export function circumstanceProblems({ limits, kit }: Pick<Circumstances, "limits" | "kit">): FieldProblem[] {
+export function circumstanceProblems({
+  limits,
+  kit,
+  shelfKg = {},
+}: Pick<Circumstances, "limits" | "kit" | "shelfKg">): FieldProblem[] {
   return [
+    ...shelfProblems(shelfKg, "/shelfKg"),
     ...restrictionProblems(limits, "/limits"),
     ...kit.flatMap((piece, i) =>
       kitByCode(piece) ? [] : [{ path: `/kit/${i}`, problem: `${piece} is not a piece of kit` }],
@@ -197,13 +205,20 @@ export function personalLimits({
   kit,
   cannotPositions,
   reachesFloor,
-}: Pick<Circumstances, "kit" | "cannotPositions" | "reachesFloor">): Restriction[] {
+  shelfKg,
+}: Pick<Circumstances, "kit" | "cannotPositions" | "reachesFloor" | "shelfKg">): Restriction[] {
   const floor = reachesFloor
     ? []
     : (["supine", "prone", "side-lying", "kneeling", "hands-and-knees"] as const);
   const cannot = [...new Set([...cannotPositions, ...floor])];
   return [
-    { kind: "kit", available: kit, origin: "kit", says: "not among the kit at hand" },
+    {
+      kind: "kit",
+      available: kit,
+      ...(shelfKg === undefined ? {} : { shelfKg }),
+      origin: "kit",
+      says: "not among the kit at hand",
+    },
     ...(cannot.length > 0
       ? [
           {

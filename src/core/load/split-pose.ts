@@ -9,20 +9,20 @@ export interface SplitPose {
   readonly trunkLeanDeg: number;
   /** Front ankle to the ball of the rear foot, metres. */
   readonly stanceLengthM: number;
-  /** Of the rear ankle above the floor, metres. */
-  readonly rearAnkleHeightM: number;
   readonly barKg: number;
 }
 
-const mostPitchDeg = 75;
-const degrees = (radians: number) => (radians * 180) / Math.PI;
+/** How far the heel of the rear foot is lifted, degrees, as the split squats are drawn. */
+const heelLiftDeg = 52;
 
-/** How far the heel is lifted so that the ankle stands so high, the foot on its ball. */
-export function heelLiftDeg({ ball, ankleHeight }: BodyLengths, ankleM: number): number {
-  const radius = Math.hypot(ball, ankleHeight);
-  const flatDeg = degrees(Math.atan2(ankleHeight, ball));
-  const share = Math.min(1, Math.max(-1, ankleM / radius));
-  return Math.min(mostPitchDeg, Math.max(0, degrees(Math.asin(share)) - flatDeg));
+/**
+ * How high the rear ankle stands over a foot on its ball, metres.
+ *
+ * @example rearAnkleHeight(bodyLengths({ heightM: 1.8 })).toFixed(3) // "0.140"
+ */
+export function rearAnkleHeight({ ball, ankleHeight }: Pick<BodyLengths, "ball" | "ankleHeight">): number {
+  const lift = (heelLiftDeg * Math.PI) / 180;
+  return ankleHeight * Math.cos(lift) + ball * Math.sin(lift);
 }
 
 /**
@@ -51,7 +51,7 @@ export function splitFigure(lengths: BodyLengths, set: SplitPose): Figure {
       x: -set.stanceLengthM - lengths.ball,
       z: -lengths.hipCentre,
       y: 0,
-      pitch: heelLiftDeg(lengths, set.rearAnkleHeightM),
+      pitch: heelLiftDeg,
       turn: 0,
       free: false,
       knee: [0.7, -0.6, 0],

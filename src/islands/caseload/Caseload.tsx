@@ -2,7 +2,7 @@ import { CalendarClock, UserRound } from "lucide-react";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { later } from "~/islands/frame/later";
 import { attentionCodes } from "~/core/caseload/attention";
-import { type CaseloadRow } from "~/contract/clinic";
+import type { CaseloadRow } from "~/contract/clinic";
 import { call } from "~/islands/frame/call";
 import OutcomeMark from "~/islands/frame/OutcomeMark";
 import { t } from "~/messages/say";

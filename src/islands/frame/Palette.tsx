@@ -140,6 +140,7 @@ const everywhere = [
   { name: t("intake.new"), address: "/intake", key: "n" },
   { name: t("library.title"), address: "/library", key: "l" },
   { name: t("calls.title"), address: "/clinic", key: "" },
+  { name: t("frame.kit"), address: "/clinic/kit", key: "" },
 ];
 
 const viewsOf = (episode: string) =>

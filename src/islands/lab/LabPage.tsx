@@ -39,7 +39,7 @@ interface Props {
 /** The load lab: what an exercise asks of knee and hip of this person, what another form would, and that form into the plan. */
 function LabPage({ view: loaded, itemId, exerciseId, variantId }: Props) {
   const [stair, setStair] = useState(loaded.stair);
-  const { body, library } = loaded;
+  const { body, library, bands } = loaded;
   const { items } = stair;
   const [tab, setTab] = useState<TabName>("movement");
   const [selected, setSelected] = useState(itemId ?? exerciseId ?? "");
@@ -107,6 +107,7 @@ function LabPage({ view: loaded, itemId, exerciseId, variantId }: Props) {
               body={body}
               subject={subject}
               library={library}
+              bands={bands}
               onSigned={(next) => {
                 setSigned(next.version !== stair.version);
                 setStair(next);

@@ -18,6 +18,7 @@ import { sayNumber, t } from "~/messages/say";
 import type { LabView } from "~/contract/lab";
 import AddForm from "./AddForm";
 import { askedOf } from "./asked-of";
+import BandPanel from "./BandPanel";
 import CannotRead from "./CannotRead";
 import FormSettings from "./FormSettings";
 import FormSearch from "./FormSearch";
@@ -36,13 +37,14 @@ interface Props {
   body: LoadBody;
   subject: LabSubject;
   library: LabView["library"];
+  bands: LabView["bands"];
   onSigned: (next: StairView) => void;
 }
 
 const kinds = ["stress", "knee", "hip"] as const;
 
 /** One exercise, of the plan or of the library, through its movement, beside the same in another form or another exercise. */
-export default function MovementLab({ stair, body, subject, library, onSigned }: Props) {
+export default function MovementLab({ stair, body, subject, library, bands, onSigned }: Props) {
   const { exercise, prescription } = subject;
   const item = stair.items.find(({ itemId }) => itemId === subject.itemId);
   const form = useForm<PrescribeFields>({ defaultValues: { ...draftOf(prescription), reason: "" } });
@@ -50,6 +52,7 @@ export default function MovementLab({ stair, body, subject, library, onSigned }:
   const [besideId, setBeside] = useState("");
   const [besideVariantId, setBesideVariant] = useState<string | null>(null);
   const [at, setAt] = useState<number | null>(null);
+  const [bandSays, setBandSays] = useState<string | null>(null);
   const [forPatient, setForPatient] = useState(false);
 
   const planned = stair.items.find(({ itemId }) => itemId === besideId);
@@ -77,7 +80,11 @@ export default function MovementLab({ stair, body, subject, library, onSigned }:
   const index = Math.min(at ?? hardest(plan, side), (plan?.length ?? 1) - 1);
   /** The same share of the way in a movement with another number of moments. */
   const nextIndex = next && plan ? Math.round((index * (next.length - 1)) / Math.max(1, plan.length - 1)) : 0;
-  const sentence = comparison && changed && next ? sayComparison(comparison) : null;
+  const compared = comparison && changed && next ? sayComparison(comparison) : null;
+  const sentence =
+    bandSays && wanted.dose.bandN !== prescription.dose.bandN
+      ? [compared, bandSays].filter(Boolean).join(" ")
+      : compared;
   const hurt = subject.painArcs.at(-1) ?? null;
   const arc = hurt ? { fromDeg: hurt.fromDeg, toDeg: hurt.toDeg ?? hurt.fromDeg + 5 } : null;
   const painful = arc && plan ? stressAt(plan, side, arc.fromDeg) : null;
@@ -169,6 +176,22 @@ export default function MovementLab({ stair, body, subject, library, onSigned }:
                 <LoadTable comparison={comparison} changed={changed && next !== null} first={first} />
               )}
             </>
+          )}
+          {!forPatient && (
+            <BandPanel
+              key={wanted.variantId}
+              shown={{ ...shown, exercise, prescription: wanted }}
+              says={t("figure.of", { exercise: subject.name, variant: subject.variantName })}
+              bands={bands}
+              onUse={
+                variantOf(exercise, wanted.variantId).kit.includes("band")
+                  ? (forceN, said) => {
+                      form.setValue("bandN", String(forceN));
+                      setBandSays(said);
+                    }
+                  : null
+              }
+            />
           )}
         </section>
 

@@ -8,15 +8,7 @@ import { benchRange, hipPulled, kneePulled } from "./bench";
 import BenchSlider from "./BenchSlider";
 import PulledFigure from "./PulledFigure";
 import { sayChange } from "./say-comparison";
-import {
-  longerM,
-  longerWithShinUpright,
-  rearAnkleHeightM,
-  splitHeld,
-  stanceRange,
-  startingSplit,
-  type Split,
-} from "./split";
+import { longerM, longerWithShinUpright, splitHeld, stanceRange, startingSplit, type Split } from "./split";
 import { loadChange } from "~/core/load/compare-loads";
 
 interface Props {
@@ -47,7 +39,6 @@ export default function SplitBench({ body, left }: Props) {
         shankInclinationDeg: split.shankDeg,
         trunkLeanDeg: split.trunkDeg,
         stanceLengthM: split.stanceM,
-        rearAnkleHeightM,
         barKg: split.barKg,
       }),
     [lengths, split],

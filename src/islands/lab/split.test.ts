@@ -1,10 +1,10 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { resolveFigure } from "~/core/figure/resolve-figure";
-import { splitFigure } from "~/core/load/split-pose";
+import { rearAnkleHeight, splitFigure } from "~/core/load/split-pose";
 import { splitStance } from "~/core/mechanics/split-stance";
 import { lengthsOf } from "~/core/pose/body-lengths";
-import { longerWithShinUpright, rearAnkleHeightM, splitAsked, splitHeld, startingSplit } from "./split";
+import { longerWithShinUpright, splitAsked, splitHeld, startingSplit } from "./split";
 
 const body = {
   heightM: 1.75,
@@ -66,7 +66,6 @@ it("is drawn as it is reckoned: hips at their height, and the rear knee bent wit
           shankInclinationDeg: split.shankDeg,
           trunkLeanDeg: split.trunkDeg,
           stanceLengthM: stanceM,
-          rearAnkleHeightM,
           barKg: 0,
         }),
         0,
@@ -74,7 +73,7 @@ it("is drawn as it is reckoned: hips at their height, and the rear knee bent wit
       if (!drawn.ok) throw new Error(drawn.why);
       const { legs, angles } = drawn.body;
       expect(100 * legs.w.hip[1]).toBeCloseTo(told.hipHeightCm, 6);
-      expect(legs.o.ankle[1]).toBeCloseTo(rearAnkleHeightM, 6);
+      expect(legs.o.ankle[1]).toBeCloseTo(rearAnkleHeight(lengths), 6);
       expect(legs.o.ball[0]).toBeCloseTo(-stanceM, 6);
       // The sum puts the rear ankle over its ball; the drawn one lies a little off it, as a foot on its ball does.
       expect(Math.abs(angles.o.knee - told.rearKneeFlexionDeg)).toBeLessThan(16);

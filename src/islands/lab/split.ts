@@ -4,6 +4,7 @@ import type { LoadedBody } from "~/catalogue/loads/loads-of";
 import { kneecapLoad } from "~/core/mechanics/kneecap";
 import { jointsAt } from "~/core/mechanics/linkage-model";
 import { splitStance, type SplitStanceInput } from "~/core/mechanics/split-stance";
+import { rearAnkleHeight } from "~/core/load/split-pose";
 import { lengthsOf } from "~/core/pose/body-lengths";
 import { benchRange, massWithin, sizeOf } from "./bench";
 
@@ -18,8 +19,6 @@ export interface Split {
 
 export const startingSplit: Split = { kneeDeg: 85, shankDeg: 20, stanceM: 0.6, trunkDeg: 10, barKg: 0 };
 export const stanceRange = [0.3, 1.5] as const;
-/** The rear ankle over a foot on its ball, metres; as split-stance has it where nobody says otherwise. */
-export const rearAnkleHeightM = 0.12;
 /** How much longer the stance is tried that the sentence speaks of, metres. */
 export const longerM = 0.15;
 
@@ -31,7 +30,7 @@ export function splitAsked(body: LoadedBody, split: Split): Static<typeof SplitS
     kneeFlexionDeg: split.kneeDeg,
     shankInclinationDeg: split.shankDeg,
     trunkLeanDeg: split.trunkDeg,
-    rearAnkleHeightM,
+    rearAnkleHeightM: rearAnkleHeight(lengthsOf(body)),
     barKg: split.barKg,
   };
 }

@@ -1,3 +1,4 @@
+import { useState } from "react";
 import { FormProvider, useForm } from "react-hook-form";
 import type { PlanView } from "~/contract/plan";
 import { bareHome, fullGym } from "~/core/exercise/kit";
@@ -7,7 +8,9 @@ import { LimitsSection } from "~/islands/intake/SafetySections";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import ReasonField from "~/islands/frame/ReasonField";
 import { reasonRules } from "~/islands/frame/reason-rules";
+import { asTyped, shelfTyped } from "~/islands/shelf/LoadsFields";
 import { t } from "~/messages/say";
+import WeightsAtHand from "./WeightsAtHand";
 
 interface Props {
   plan: PlanView;
@@ -23,6 +26,9 @@ interface Fields {
   reason: string;
 }
 
+const kitOf = (place: Fields["place"], before: PlanView["circumstances"]): readonly string[] =>
+  ({ keep: before?.kit ?? bareHome, home: bareHome, gym: fullGym })[place];
+
 /** What the plan must fit into from now on: days, minutes, kit, the floor, the surgeon's limits. Items that no longer fit then say so. */
 export default function CircumstancesForm({ plan, onChanged }: Props) {
   const before = plan.circumstances;
@@ -36,10 +42,14 @@ export default function CircumstancesForm({ plan, onChanged }: Props) {
       limits: limits.flatMap((limit) => limitField(limit) ?? []),
     },
   });
-  const { register, handleSubmit, formState } = form;
+  const { register, handleSubmit, formState, watch } = form;
+  const [weights, setWeights] = useState(asTyped(before?.shelfKg ?? {}));
+  const kit = kitOf(watch("place"), before);
+  const shelfKg = shelfTyped(weights);
   const { send, problem } = useWrite("setCircumstances", { id: plan.episodeId });
-  const submit = handleSubmit(async ({ days, minutes, place, cannotFloor, limits: lines, reason }) => {
-    const kit = { keep: before?.kit ?? bareHome, home: bareHome, gym: fullGym }[place];
+  const submit = handleSubmit(async ({ days, minutes, cannotFloor, limits: lines, reason }) => {
+    if (shelfKg === null) return;
+    const loads = Object.fromEntries(Object.entries(shelfKg).filter(([code]) => kit.includes(code)));
     const body = {
       reason: reason.trim(),
       circumstances: {
@@ -50,6 +60,7 @@ export default function CircumstancesForm({ plan, onChanged }: Props) {
         daysPerWeek: days,
         minutesPerDay: minutes,
         kit: [...kit],
+        ...(Object.keys(loads).length > 0 ? { shelfKg: loads } : {}),
       },
     };
     const written = await send(body);
@@ -91,6 +102,7 @@ export default function CircumstancesForm({ plan, onChanged }: Props) {
           <input type="checkbox" className="checkbox" {...register("cannotFloor")} />
           {t("intake.cannotFloor")}
         </label>
+        <WeightsAtHand kit={kit} typed={weights} onTyped={setWeights} />
         <div className="col-span-2">
           <FormProvider {...form}>
             <LimitsSection />
@@ -106,7 +118,10 @@ export default function CircumstancesForm({ plan, onChanged }: Props) {
         <div className="col-span-2 empty:hidden">
           <ProblemNote problem={problem} />
         </div>
-        <button className="btn btn-primary col-span-2 justify-self-start" disabled={formState.isSubmitting}>
+        <button
+          className="btn btn-primary col-span-2 justify-self-start"
+          disabled={formState.isSubmitting || shelfKg === null}
+        >
           {t("plan.circumstancesSign")}
         </button>
       </form>

@@ -2,15 +2,15 @@ import ConditionChips from "~/islands/patient/ConditionChips";
 import { FilePen, Printer } from "lucide-react";
 import { useState } from "react";
 import type { RecordEntry, RecordView } from "~/contract/record";
-import { documentKinds } from "~/contract/record";
+import { documentKinds } from "~/contract/document-kinds";
 import { sayTime, t } from "~/messages/say";
 import { call } from "~/islands/frame/call";
 import { later } from "~/islands/frame/later";
 import EntryBody from "./EntryBody";
-import ReplayNote from "./ReplayNote";
 import { island } from "~/islands/frame/island";
 
 const ExerciseOverTime = later(() => import("./ExerciseOverTime"));
+const ReplayNote = later(() => import("./ReplayNote"));
 const DayByDay = later(() => import("./DayByDay"));
 
 type Kind = RecordEntry["kind"];

@@ -1,7 +1,7 @@
+import type { DocumentKind } from "~/contract/document-kinds";
 import { signingRoles } from "~/contract/roles";
 import { localDay } from "~/core/schedule/local-day";
 import { t } from "~/messages/say";
-import type { documentKinds } from "~/contract/record";
 import { handoverLetter, visitNote } from "~/messages/documents";
 import type { StaffContext } from "~/server/staff-context";
 import { pool } from "~/server/db/connection";
@@ -15,11 +15,10 @@ import { loadEpisode, noteRead } from "~/server/case/load-episode";
 import { recordView } from "~/server/episode/read-record";
 import { stairView } from "~/server/episode/stair-view";
 
-type Kind = (typeof documentKinds)[number];
 type Write = (staff: StaffContext, loaded: LoadedCase) => Promise<string>;
 
 /** How each kind of document is made from the record. */
-const writers: Record<Kind, Write> = {
+const writers: Record<DocumentKind, Write> = {
   "visit-note": async (staff, loaded) => visitNote(stairView(staff, loaded), await recordView(staff, loaded)),
   "handover-letter": async (staff, loaded) =>
     handoverLetter(stairView(staff, loaded), gateView(staff, loaded), {
@@ -39,12 +38,12 @@ const writers: Record<Kind, Write> = {
  */
 export async function proposeDocument(staff: StaffContext, id: string, kind: string, from: string | null) {
   const loaded = await loadEpisode(staff, id);
-  const write = Object.hasOwn(writers, kind) ? writers[kind as Kind] : null;
+  const write = Object.hasOwn(writers, kind) ? writers[kind as DocumentKind] : null;
   if (!write) throw notFound();
   await noteRead(staff, id, `propose-${kind}`);
   return {
     episodeId: id,
-    kind: kind as Kind,
+    kind: kind as DocumentKind,
     text: from === null ? await write(staff, loaded) : await signedText(staff, id, kind, from),
     maySign: signingRoles.includes(staff.role),
     signer: `${staff.name}, ${t(`role.${staff.role}`)}`,

@@ -1,5 +1,5 @@
 import { signingRoles } from "~/contract/roles";
-import type { documentKinds } from "~/contract/record";
+import type { DocumentKind } from "~/contract/document-kinds";
 import { id, instant, text } from "./column";
 import { fact } from "./fact";
 
@@ -9,7 +9,7 @@ export const documents = fact({
   columns: {
     id: id("id"),
     at: instant("at"),
-    kind: text<(typeof documentKinds)[number]>("kind"),
+    kind: text<DocumentKind>("kind"),
     body: text("body"),
     proposed: text("proposed"),
   },

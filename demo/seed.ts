@@ -1,3 +1,4 @@
+import { insertShelf } from "~/server/clinic/shelf-repository";
 import { insertCalls } from "~/server/clinic/calls-repository";
 import mysql from "mysql2/promise";
 import type { RowDataPacket } from "mysql2";
@@ -9,6 +10,7 @@ import { addDays, localDay } from "~/core/schedule/local-day";
 import { demoClinic, demoPassword, demoStaff, demoStaffId } from "./clinic";
 import { demoId } from "./identity";
 import { demoPeople } from "./people";
+import { demoShelf } from "./shelf";
 import { simulate } from "./simulate";
 
 /**
@@ -56,6 +58,11 @@ export async function seedDemo(ownerUrl: string): Promise<boolean> {
     const lead = { clinicId, staffId: demoStaffId("lead") };
     const today = localDay(at, zone);
     await insertCalls(db, lead, { id: demoId("calls"), calls }, `${addDays(today, -200)}T09:00:00.000Z`);
+    await insertShelf(db, lead, {
+      id: demoId("shelf"),
+      shelf: demoShelf,
+      at: `${addDays(today, -200)}T09:10:00.000Z`,
+    });
     for (const person of demoPeople) {
       const file = simulate(person.profile, today);
       await storeCase(

@@ -1,11 +1,12 @@
 import path from "node:path";
-import { chromium, type Browser, type Page } from "playwright-core";
+import type { Browser, Page } from "playwright-core";
 import { build, type Rollup } from "vite";
 import { startingExercises } from "~/catalogue/exercises/all";
 import { figureOf } from "~/catalogue/figures/all";
 import { drawFigure } from "~/core/figure/draw-figure";
 import { resolveFigure } from "~/core/figure/resolve-figure";
 import { bodyLengths } from "~/core/pose/body-lengths";
+import { benchBrowser } from "./bench-browser";
 import { compare, rounds, type Row } from "./bench-compare";
 
 const body = bodyLengths({ heightM: 1.75 });
@@ -112,16 +113,7 @@ async function firstPaint(browser: Browser, base: string, cookie: string, addres
 /** Figures: the core's speed, twelve of them moving on one page, and how soon the library is there. */
 export async function figureRows(base: string, cookie: string): Promise<{ rows: Row[]; said: string }> {
   const core = await coreRows();
-  const browser = await chromium.launch({
-    executablePath: "/usr/bin/chromium",
-    args: [
-      "--no-sandbox",
-      "--disable-gpu",
-      "--disable-quic",
-      "--no-first-run",
-      "--disable-background-networking",
-    ],
-  });
+  const browser = await benchBrowser();
   try {
     const script = await pageScript();
     const still = await framesPerSecond(browser, script, false);

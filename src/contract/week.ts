@@ -3,6 +3,7 @@ import { PlanWeekOutput } from "~/core/week/plan-week";
 import { Lock, Placed, WeekDay, WeekQuestion } from "~/core/week/week";
 import { Lane } from "~/core/exercise/body";
 import { Prescription } from "~/core/exercise/prescription";
+import { LoadBody } from "./load-body";
 import { endpoint, usualLimit } from "./endpoint";
 import { closed, code, date, HeightM, instant, orNull, PersonName, uuid, written } from "./fields";
 import { InvolvedSide } from "~/core/measure/side-value";
@@ -39,6 +40,8 @@ export const WeekView = Type.Object(
     person: PersonName,
     involvedSide: InvolvedSide,
     heightM: HeightM,
+    /** Whose loads are worked out. */
+    body: LoadBody,
     today: date,
     startsOn: date,
     question: WeekQuestion,

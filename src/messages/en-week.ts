@@ -26,6 +26,9 @@ export const week = {
   "week.favourite": "favourite",
   "week.done": "done",
   "week.locked": "locked",
+  "week.kneecap": "Kneecap {load} MPa·s",
+  "week.kneecapHelp":
+    "Stress under the kneecap over the time that one leg works, of all that can be read on this day. For comparing days, no threshold.",
   "week.nothing": "free",
   "week.selected": "{name}, {day}",
   "week.selectedOff": "{name}, on no day yet",

@@ -19,6 +19,8 @@ interface Props {
   day: WeekDayBody;
   cards: readonly Card[];
   contacts: number;
+  /** What the day asks of the kneecap, and the most that a day of the week does; null where nothing of it can be read. */
+  kneecap: { readonly sessionMPaS: number; readonly most: number } | null;
   isPast: boolean;
   isToday: boolean;
   isBroken: boolean;
@@ -34,7 +36,7 @@ const marks = ["match", "sprint", "favourite"] as const;
 
 /** One day: what it has, what else is on, and what stands on it. */
 export default function WeekDayColumn(props: Props) {
-  const { day, cards, contacts, isPast, isToday, isBroken, selected, mayChange } = props;
+  const { day, cards, contacts, kneecap, isPast, isToday, isBroken, selected, mayChange } = props;
   const { setNodeRef, isOver } = useDroppable({ id: day.date, disabled: isPast || !mayChange });
   const used = cards.reduce((sum, { minutes }) => sum + minutes, 0);
   return (
@@ -77,6 +79,17 @@ export default function WeekDayColumn(props: Props) {
         ))}
       </div>
       {contacts > 0 && <p className="text-xs">{t("week.contacts", { contacts })}</p>}
+      {kneecap && kneecap.sessionMPaS > 0 && (
+        <p className="text-xs" title={t("week.kneecapHelp")}>
+          {t("week.kneecap", { load: sayNumber(Math.round(kneecap.sessionMPaS)) })}
+          <span className="bg-base-200 block h-1.5 overflow-hidden rounded-full" aria-hidden>
+            <span
+              className="bg-base-content/60 block h-full"
+              style={{ width: `${(100 * kneecap.sessionMPaS) / kneecap.most}%` }}
+            />
+          </span>
+        </p>
+      )}
       {cards.length === 0 && <p className="text-base-content/75 text-sm">{t("week.nothing")}</p>}
       <ul className="flex flex-col gap-1">
         {cards.map((card) => (

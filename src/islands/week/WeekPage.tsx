@@ -12,6 +12,7 @@ import ProblemNote from "~/islands/frame/ProblemNote";
 import { useWrite } from "~/islands/frame/use-write";
 import { sayWeekWords } from "~/messages/say-week";
 import { sayLongDate, sayTime, t } from "~/messages/say";
+import { useKneecap } from "~/islands/lab/use-kneecap";
 import SelectedCard from "./SelectedCard";
 import {
   asLastWeek,
@@ -30,6 +31,12 @@ import WeekDayColumn from "./WeekDayColumn";
 import WeekPrint from "./WeekPrint";
 import WeekVerdict from "./WeekVerdict";
 
+const asWeighed = ({ itemId, exerciseId, drawnLike, prescription }: WeekView["pieces"][number]) => ({
+  itemId,
+  prescription,
+  exercise: { id: exerciseId, drawnLike: drawnLike ?? undefined },
+});
+
 /** The week of a patient: laid out by the planner, moved about by hand, judged at once, kept. */
 function WeekPage({ week: loaded }: { week: WeekView }) {
   const [week, setWeek] = useState(loaded);
@@ -42,6 +49,11 @@ function WeekPage({ week: loaded }: { week: WeekView }) {
   const write = useWrite("keepWeek", { id: week.episodeId });
   const { question, pieces, today } = week;
   const verdict = useMemo(() => judged(week, draft), [week, draft]);
+  const weighed = useMemo(() => pieces.map(asWeighed), [pieces]);
+  const kneecap = useKneecap(week.body, weighed);
+  const kneecapOn = (date: string) =>
+    draft.placed.reduce((sum, one) => sum + (one.date === date ? (kneecap.get(one.item) ?? 0) : 0), 0);
+  const mostKneecap = Math.max(...draft.days.map(({ date }) => kneecapOn(date)));
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const say = (words: string) => sayWeekWords(words, pieces);
   const done = question.done ?? [];
@@ -209,6 +221,7 @@ function WeekPage({ week: loaded }: { week: WeekView }) {
                   isPast={day.date < today}
                   isToday={day.date === today}
                   isBroken={verdict.hard.some(({ rule, date }) => rule === "minutes" && date === day.date)}
+                  kneecap={mostKneecap > 0 ? { sessionMPaS: kneecapOn(day.date), most: mostKneecap } : null}
                   contacts={ordered.reduce((sum, { spring }) => sum + (spring?.contacts ?? 0), 0)}
                   cards={ordered.flatMap(({ id, minutes }) => {
                     const piece = pieces.find(({ itemId }) => itemId === id);

@@ -1,3 +1,4 @@
+import { loadBody } from "~/server/case/load-body";
 import type { WeekSolutionBody, WeekView } from "~/contract/week";
 import { recordingRoles } from "~/contract/roles";
 import { measuredHeight } from "~/core/case/measured-body";
@@ -66,6 +67,7 @@ export function weekView(
     person: patientName(loaded),
     involvedSide: head.involvedSide,
     heightM: measuredHeight(file),
+    body: loadBody(file),
     today: localDay(file.asOf, file.zone),
     startsOn,
     question: { ...question, locks: (question.locks ?? []).filter(({ item }) => items.has(item)) },

@@ -2,7 +2,7 @@
 export const lab = {
   "lab.pageTitle": "Loads",
   "lab.title": "What the joints carry",
-  "lab.exercise": "Exercise",
+  "lab.exercise": "Exercise to look at",
   "lab.choose": "Choose an exercise",
   "lab.ofPlan": "In the plan",
   "lab.ofLibrary": "In the library",

@@ -197,6 +197,7 @@ describe("single letters", () => {
 
 const views = [
   "/clinic",
+  "/clinic/kit",
   "/clinic/staff",
   "/clinic/log",
   "/clinic/settings",

@@ -22,7 +22,7 @@ it("from an exercise of the plan to a form with less under the kneecap, signed, 
   await page.waitForURL("**/lab?item=*");
   await awake(page);
   await page.getByTestId("load-table").waitFor();
-  expect(await page.getByLabel("Exercise").inputValue()).not.toBe("");
+  expect(await page.getByLabel("Exercise to look at").inputValue()).not.toBe("");
   const [before = NaN] = numbers((await rowOf(/Stress under the kneecap/)).replace("MPa", ""));
   expect(before).toBeGreaterThan(0.5);
 
@@ -51,7 +51,7 @@ it("a patient sees two pictures and one sentence without a number", async () => 
   const { page } = at;
   await visit(page, `${stair}/lab`);
   await page.getByTestId("load-table").waitFor();
-  await page.getByLabel("Exercise").selectOption({ label: await optionWith("Two-leg squat") });
+  await page.getByLabel("Exercise to look at").selectOption({ label: await optionWith("Two-leg squat") });
   await page.getByLabel("knee bend (°)").fill("40");
   await expect.poll(() => page.getByTestId("lab-sentence").innerText()).toMatch(/Knee bend 40°/);
   await page.getByRole("button", { name: "For the patient" }).click();
@@ -63,7 +63,7 @@ it("a patient sees two pictures and one sentence without a number", async () => 
 });
 
 async function optionWith(name: string): Promise<string> {
-  const options = at.page.getByLabel("Exercise").getByRole("option");
+  const options = at.page.getByLabel("Exercise to look at").getByRole("option");
   return options.filter({ hasText: name }).first().innerText();
 }
 
@@ -71,14 +71,14 @@ it("two exercises of the plan stand side by side; what is not done on the feet s
   const { page } = at;
   await visit(page, `${stair}/lab`);
   await page.getByTestId("load-table").waitFor();
-  await page.getByLabel("Exercise").selectOption({ label: await optionWith("Hip hinge") });
+  await page.getByLabel("Exercise to look at").selectOption({ label: await optionWith("Hip hinge") });
   await page.getByTestId("load-table").waitFor();
   const beside = page.getByLabel("Beside");
-  const squat = await beside.getByRole("option").filter({ hasText: "Two-leg squat" }).innerText();
+  const squat = await beside.getByRole("option").filter({ hasText: "Two-leg squat," }).innerText();
   await beside.selectOption({ label: squat });
   await expect.poll(() => page.getByTestId("lab-sentence").innerText()).toMatch(/at the hip/);
   expect(await page.getByRole("button", { name: "Use this" }).count()).toBe(0);
-  await page.getByLabel("Exercise").selectOption({ label: await optionWith("Ball squeeze") });
+  await page.getByLabel("Exercise to look at").selectOption({ label: await optionWith("Ball squeeze") });
   await page.getByText(/Sitting, lying or on hands/).waitFor();
 });
 

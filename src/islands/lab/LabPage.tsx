@@ -76,16 +76,16 @@ function LabPage({ view: loaded, itemId, exerciseId, variantId }: Props) {
           ))}
         </div>
         {tab === "movement" && (
-          <label className="flex max-w-md min-w-0 flex-1 items-center gap-2 text-sm">
-            <span className="sr-only">{t("lab.exercise")}</span>
+          <div className="max-w-md min-w-0 flex-1">
             <SubjectSelect
+              says={t("lab.exercise")}
               items={items}
               library={library}
               value={subject ? subjectKey(subject) : (asked ?? "")}
               onValue={open}
               {...((subject ?? asked) ? {} : { none: t("lab.choose") })}
             />
-          </label>
+          </div>
         )}
       </div>
       <p className="text-base-content/75 text-sm" data-testid="lab-body">

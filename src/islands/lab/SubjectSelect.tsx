@@ -3,6 +3,8 @@ import type { StairItem } from "~/contract/episode";
 import { t } from "~/messages/say";
 
 interface Props {
+  /** What is chosen, for the ear; without it a label stands round it. */
+  says?: string;
   items: readonly Pick<StairItem, "itemId" | "name" | "variantName">[];
   library: LabView["library"];
   /** An item's id or an exercise's code; empty for none. */
@@ -13,9 +15,14 @@ interface Props {
 }
 
 /** Exercises to choose from: those of the plan first, then the library's. */
-export default function SubjectSelect({ items, library, value, onValue, none }: Props) {
+export default function SubjectSelect({ says, items, library, value, onValue, none }: Props) {
   return (
-    <select className="select w-full" value={value} onChange={(event) => onValue(event.target.value)}>
+    <select
+      aria-label={says}
+      className="select w-full"
+      value={value}
+      onChange={(event) => onValue(event.target.value)}
+    >
       {none !== undefined && <option value="">{none}</option>}
       {items.length > 0 && (
         <optgroup label={t("lab.ofPlan")}>

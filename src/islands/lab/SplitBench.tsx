@@ -141,7 +141,7 @@ export default function SplitBench({ body, left }: Props) {
             <tr className="text-right align-bottom">
               <td />
               {columns.map(([says]) => (
-                <th key={says} scope="col" className="w-24 px-1 font-semibold">
+                <th key={says} scope="col" className="w-20 px-1 font-semibold sm:w-24">
                   {t(says, { more: sayLength(100 * longerM) })}
                 </th>
               ))}

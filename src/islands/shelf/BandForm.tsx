@@ -54,7 +54,7 @@ export default function BandForm({ first, others, onDone, onCancel }: Props) {
         <label className="flex flex-col gap-1 text-sm font-medium">
           {t("band.form")}
           <select
-            className="select"
+            className="select w-full"
             value={draft.form}
             onChange={(event) => set({ form: event.target.value as Band["form"] })}
           >
@@ -65,7 +65,7 @@ export default function BandForm({ first, others, onDone, onCancel }: Props) {
         <label className="flex flex-col gap-1 text-sm font-medium">
           {t("band.where")}
           <select
-            className="select"
+            className="select w-full"
             value={draft.where}
             onChange={(event) => set({ where: event.target.value as Band["where"] })}
           >

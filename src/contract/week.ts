@@ -2,15 +2,15 @@ import { Type, type Static } from "@sinclair/typebox";
 import { PlanWeekOutput } from "~/core/week/plan-week";
 import { Lock, Placed, WeekDay, WeekQuestion } from "~/core/week/week";
 import { Lane } from "~/core/exercise/body";
-import { Prescription } from "~/core/exercise/prescription";
+import { KnobValue, Prescription } from "~/core/exercise/prescription";
 import { LoadBody } from "./load-body";
 import { endpoint, usualLimit } from "./endpoint";
-import { closed, code, date, HeightM, instant, orNull, PersonName, uuid, written } from "./fields";
+import { closed, code, date, HeightM, instant, LimitLine, orNull, PersonName, uuid, written } from "./fields";
 import { InvolvedSide } from "~/core/measure/side-value";
 import { recordingRoles } from "./roles";
 
-/** A day as somebody sets it: how long, and what else is on. Kit and places come with the person. */
-export const WeekDayBody = Type.Omit(WeekDay, ["places"], closed);
+/** A day as somebody sets it: how long, and what else is on. Kit and places come with the person, what is spared with the record. */
+export const WeekDayBody = Type.Omit(WeekDay, ["places", "spared"], closed);
 export type WeekDayBody = Static<typeof WeekDayBody>;
 
 const sevenDays = Type.Array(WeekDayBody, { minItems: 7, maxItems: 7 });
@@ -33,6 +33,31 @@ export const WeekPiece = Type.Object(
 );
 export type WeekPiece = Static<typeof WeekPiece>;
 
+/** What a week is expected to bring: limits that begin or end by their calendar, steps that schedules may take at the earliest. */
+export const WeekAhead = Type.Object(
+  {
+    startsOn: date,
+    begins: Type.Array(LimitLine),
+    ends: Type.Array(LimitLine),
+    steps: Type.Array(
+      Type.Object(
+        {
+          itemId: uuid,
+          on: date,
+          knob: orNull(Type.String()),
+          from: orNull(KnobValue),
+          to: orNull(KnobValue),
+          variantName: orNull(Type.String()),
+          stoppedBy: orNull(Type.String()),
+        },
+        closed,
+      ),
+    ),
+  },
+  closed,
+);
+export type WeekAhead = Static<typeof WeekAhead>;
+
 /** A week of a patient: what is asked of the planner, and how it is laid out. */
 export const WeekView = Type.Object(
   {
@@ -50,6 +75,8 @@ export const WeekView = Type.Object(
     /** Proven to be the best; null for a week that somebody laid out. */
     optimal: orNull(Type.Boolean()),
     kept: orNull(Type.Object({ at: instant, by: Type.String() }, closed)),
+    /** This week and the three after it. */
+    ahead: Type.Array(WeekAhead),
     zone: Type.String(),
     mayKeep: Type.Boolean(),
   },

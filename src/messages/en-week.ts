@@ -45,7 +45,20 @@ export const week = {
   "week.offTimes": "{name} ({placed} of {wanted})",
   "week.clash": "This cannot hold together",
   "week.rules":
-    "Never: more minutes than the day has, kit that is not there, springs within 48 h (72 h for advanced ones) or on more than three days, lengthening of the hamstring on or before a sprint day, heavy legs on or before a match day, more than ten exercises a day.",
+    "Never: more minutes than the day has, kit that is not there, springs within 48 h (72 h for advanced ones) or on more than three days, lengthening of the hamstring on or before a sprint day, heavy legs on or before a match day, heavy work of one muscle within 48 h, heavy or springing work on the day a joint was more swollen or the day after, more ground contacts in the week than three such days have, what is stopped, more than ten exercises a day.",
+  "week.missed":
+    "{count, plural, one {# exercise was} other {# exercises were}} laid out and not done ({days}). Nothing moves by itself.",
+  "week.missedSolve": "Plan the rest of the week again",
+  "week.ahead": "Four weeks ahead",
+  "week.aheadHelp":
+    "What calendars allow at the earliest, if every step before goes well: runs, landings, heavy slow work. Pain and form decide, and you sign.",
+  "week.aheadNone": "Nothing by the calendar.",
+  "week.from": "From {date}",
+  "week.limitBegins": "Begins on {date}: {says}",
+  "week.limitEnds": "Ends after {date}: {says}",
+  "week.step": "{date}: {name}, {knob} {from} to {to}",
+  "week.stepVariant": "{date}: {name}, on to {variant}",
+  "week.stepStopped": "{date}: {name} stays, {limit}",
   "week.rulesTitle": "The rules",
   "week.printTitle": "Your week",
   "week.printDay": "{day}, {minutes} min",

@@ -57,7 +57,7 @@ it("weights of the clinic are set, and taken over for a person who trains there"
   await expect.poll(() => circumstances.getByLabel("kettlebell (kg)").inputValue()).toBe("6, 8, 12");
   await circumstances.getByLabel("Reason").fill("Trains here from now on");
   await circumstances.getByRole("button", { name: /Sign/ }).click();
-  await page.getByRole("status").filter({ hasText: /./ }).first().waitFor();
+  await page.getByText("The plan is judged by the new week.").waitFor();
   await visit(page, `${stair}/plan`);
   await circumstances.locator("summary").first().click();
   await page.getByTestId("weights-at-hand").locator("summary").click();

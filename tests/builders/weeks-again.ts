@@ -32,6 +32,18 @@ export function judgedAgain(
     if (!fits) breaks("kit", [p]);
     if (work.lengthensHamstring && marked("sprint", q.heldOver?.sprintDates ?? [], p.date))
       breaks("sprint", [p]);
+    if (work.suspended && !done.has(pair(p))) breaks("suspended", [p]);
+    if (day?.spared && (work.heavyLegs || work.spring) && !done.has(pair(p))) breaks("spared", [p]);
+    for (const muscle of work.heavyMuscles ?? []) {
+      const near = all.filter(
+        (o) => item(o.item).heavyMuscles?.includes(muscle) && Math.abs(daysBetween(o.date, p.date)) === 1,
+      );
+      near.forEach((o) => breaks("heavy-gap", [o, p]));
+      const beside = (q.heldOver?.heavyDates ?? []).some(
+        (h) => h.muscles.includes(muscle) && Math.abs(daysBetween(h.date, p.date)) === 1,
+      );
+      if (beside) breaks("heavy-gap", [p]);
+    }
     if (work.heavyLegs && marked("match", q.heldOver?.matchDates ?? [], p.date)) breaks("match", [p]);
   }
   for (const day of q.days) {
@@ -42,6 +54,9 @@ export function judgedAgain(
     if (sum((p) => item(p.item).spring?.contacts ?? 0) > (q.contactCap ?? 100)) breaks("contacts", sprung);
     if (here.length > 10) breaks("ten", here);
   }
+  const sprung = all.filter((p) => item(p.item).spring);
+  if (sprung.reduce((s, p) => s + (item(p.item).spring?.contacts ?? 0), 0) > (q.weekContactCap ?? Infinity))
+    breaks("week-contacts", sprung);
   for (const work of q.items) {
     const days = all.filter((p) => p.item === work.id);
     if (days.length > work.maxDays) breaks("max-days", days);

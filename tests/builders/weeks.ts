@@ -25,6 +25,9 @@ export function randomWeek(seed: number, { items: count, days: open, fixed }: Si
   const whole = (most: number) => Math.floor(next() * (most + 1));
   const chance = (share: number) => next() < share;
   const lanes = ["knee", "hip", "trunk"];
+  // What the product asks beyond the contract: in every second week, drawn apart so that the rest of a seed stays what it is.
+  const also = drawn(seed + 991);
+  const more = (share: number) => seed % 2 === 1 && also() < share;
   const days = dates.map((date, n) => ({
     date,
     minutes: n < open ? 8 + whole(25) : 0,
@@ -34,6 +37,7 @@ export function randomWeek(seed: number, { items: count, days: open, fixed }: Si
     ...(chance(0.15) ? { match: true } : {}),
     ...(chance(0.15) ? { sprint: true } : {}),
     ...(chance(0.4) ? { favourite: true } : {}),
+    ...(more(0.15) ? { spared: true } : {}),
   }));
   const items = Array.from({ length: count }, (_, n) => {
     const minDays = whole(3);
@@ -48,6 +52,8 @@ export function randomWeek(seed: number, { items: count, days: open, fixed }: Si
       ...(chance(0.3) ? { heavyLegs: true } : {}),
       ...(chance(0.4) ? { spring: { contacts: 20 + whole(60), advanced: chance(0.4) } } : {}),
       ...(chance(0.25) ? { lengthensHamstring: true } : {}),
+      ...(more(0.5) ? { heavyMuscles: lanes.filter(() => more(0.5)) } : {}),
+      ...(more(0.1) ? { suspended: true } : {}),
     };
   });
   const pairs = items.flatMap(({ id }) => dates.slice(0, open).map((date): Placed => ({ item: id, date })));
@@ -57,6 +63,7 @@ export function randomWeek(seed: number, { items: count, days: open, fixed }: Si
     items,
     stageLanes: lanes.filter(() => chance(0.7)),
     contactCap: 60 + whole(80),
+    ...(more(0.5) ? { weekContactCap: 50 + Math.floor(also() * 120) } : {}),
     ...(chance(0.5) ? { previous: items.flatMap(({ id }) => [{ item: id, weekday: 1 + whole(6) }]) } : {}),
     ...(chance(0.4)
       ? {
@@ -64,6 +71,9 @@ export function randomWeek(seed: number, { items: count, days: open, fixed }: Si
             springDates: ["2026-03-08", "2026-03-07"].filter(() => chance(0.5)),
             sprintDates: chance(0.3) ? ["2026-03-16"] : [],
             matchDates: chance(0.3) ? ["2026-03-16"] : [],
+            ...(more(0.5)
+              ? { heavyDates: [{ date: "2026-03-08", muscles: lanes.filter(() => more(0.5)) }] }
+              : {}),
           },
         }
       : {}),

@@ -108,6 +108,7 @@ const entries: Readonly<Record<string, Entry>> = {
   carry: { inTurn: true },
   rebounds: { spring: "rebound" },
   running: { running: true, inTurn: true },
+  "steady-run": { running: true, inTurn: true },
   strides: { running: true, inTurn: true, lengthened: ["hamstrings"] },
   "cutting-drills": { running: true, inTurn: true, spring: "cutting" },
 };

@@ -20,7 +20,7 @@ export const runningSteps: Exercise = {
   faults: [limp],
   caution: "One variable a week: distance, then speed, then change of direction.",
   forbiddenBy: ["impact"],
-  leadsTo: ["strides", "cutting-drills"],
+  leadsTo: ["steady-run", "strides", "cutting-drills"],
   variants: progression(
     {
       settings: {
@@ -50,6 +50,52 @@ export const runningSteps: Exercise = {
         id: "running-uneven",
         name: "Runs with change of direction on grass or trail",
         turn: ["surface", "soft"],
+      },
+    ],
+  ),
+  source: commonPractice,
+};
+
+/** After the intervals: running without walking, to twenty minutes, then faster. */
+export const steadyRun: Exercise = {
+  id: "steady-run",
+  name: "Steady run",
+  family: "running",
+  lane: "running",
+  muscles: ["gastrocnemius", "hamstrings", "gluteus-maximus", "quadriceps"],
+  regions: ["hip", "knee", "ankle", "groin", "thigh"],
+  loads: loads("moderate", "moderate", "low"),
+  sides: "both-together",
+  effort: "moderate",
+  feltIn: "an easy rhythm to the last minute, nothing at the site",
+  cues: ["A pace at which you could talk", "Stop when the rhythm changes"],
+  faults: [limp],
+  caution: "Twenty minutes without symptoms come before strides.",
+  forbiddenBy: ["impact"],
+  leadsTo: ["strides"],
+  variants: progression(
+    {
+      settings: {
+        contraction: "plyometric",
+        laterality: "both",
+        direction: "forward",
+        speed: 60,
+        surface: "firm",
+      },
+      dose: dose("running", { sets: 1, minutes: 8, restSeconds: 0 }),
+      turns: [ladder("minutes", 8, 12, 16, 20), speeds],
+      position: "standing",
+      kit: [],
+      phase: "running",
+      arcs: { knee: [10, 90], hip: [-15, 50] },
+    },
+    [
+      { id: "steady-run-firm", name: "Without walking, on firm ground" },
+      {
+        id: "steady-run-uneven",
+        name: "Without walking, on grass or trail",
+        turn: ["surface", "soft"],
+        turns: [ladder("minutes", 8, 12, 16, 20, 25, 30), speeds],
       },
     ],
   ),
@@ -273,4 +319,4 @@ export const forwardLunge: Exercise = {
 };
 
 /** Walking, running, sprinting, agility, and the lunge that leads there. */
-export const runningExercises = [walking, runningSteps, strides, cuttingDrills, forwardLunge];
+export const runningExercises = [walking, runningSteps, steadyRun, strides, cuttingDrills, forwardLunge];

@@ -280,6 +280,7 @@ export const locomotionFigures: Readonly<Record<string, Recipe>> = {
   "brisk-walk": walk,
   carry,
   running: run(),
+  "steady-run": run(),
   strides: run({
     rotational: {
       turn: 20,

@@ -18,7 +18,7 @@ const heelLiftDeg = 52;
 /**
  * How high the rear ankle stands over a foot on its ball, metres.
  *
- * @example rearAnkleHeight(bodyLengths({ heightM: 1.8 })).toFixed(3) // "0.140"
+ * @example rearAnkleHeight({ ball: 0.12, ankleHeight: 0.07 }).toFixed(3) // "0.138"
  */
 export function rearAnkleHeight({ ball, ankleHeight }: Pick<BodyLengths, "ball" | "ankleHeight">): number {
   const lift = (heelLiftDeg * Math.PI) / 180;

@@ -36,6 +36,10 @@ export function mostContactsADay(items: readonly Pick<CountedItem, "spring">[]):
   return contactsADay[hardest];
 }
 
+/** The same of a week, on as many days of springs as there are at most. */
+export const mostContactsAWeek = (items: readonly Pick<CountedItem, "spring">[]): number =>
+  mostContactsADay(items) * mostSpringDays;
+
 /**
  * Which sums of a plan go beyond what is usual when everything is done on one day: minutes against the person's, more than ten
  * items, ground contacts of a day and of a week, days of springs a week.
@@ -63,7 +67,7 @@ export function planTotals(
     {
       code: "contacts-week",
       value: sum(({ time, daysPerWeek }) => time.contacts * daysPerWeek),
-      most: perDay * mostSpringDays,
+      most: mostContactsAWeek(springs),
     },
     {
       code: "spring-days",

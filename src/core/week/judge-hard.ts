@@ -1,4 +1,15 @@
-import { cellRules, hardRules, isMore, mostSpringDays, summed, sumRules, type HardRule } from "./hard-rules";
+import {
+  cellRules,
+  hardRules,
+  isMore,
+  mostSpringDays,
+  placeOfSum,
+  summed,
+  summedOver,
+  sumRules,
+  type HardRule,
+} from "./hard-rules";
+import { closeHeavy } from "./heavy-days";
 import type { Cell, LaidWeek } from "./laid-week";
 import { closeSprings, springDates } from "./spring-days";
 
@@ -23,13 +34,14 @@ export function hardBreaches(week: LaidWeek): Breach[] {
         .map((cell): Breach => ({ rule: code, ...cell, by: [cell] })),
     ),
     ...sumRules.flatMap((rule) =>
-      [...(rule.over === "day" ? week.days : week.items).keys()].flatMap((index): Breach[] => {
+      summedOver(week, rule).flatMap((index): Breach[] => {
         const by = summed(week, rule, index);
         const sum = { is: by.reduce((total, { amount }) => total + amount, 0), most: rule.most(week, index) };
-        return isMore(sum.is, sum.most) ? [{ rule: rule.code, [rule.over]: index, by, sum }] : [];
+        return isMore(sum.is, sum.most) ? [{ rule: rule.code, ...placeOfSum(rule, index), by, sum }] : [];
       }),
     ),
-    ...gaps(week),
+    ...gaps("spring-gap", closeSprings(week)),
+    ...gaps("heavy-gap", closeHeavy(week)),
     ...tooManySprings(week),
     ...brokenLocks(week),
   ];
@@ -38,10 +50,14 @@ export function hardBreaches(week: LaidWeek): Breach[] {
   return found.sort((a, b) => place(a) - place(b));
 }
 
-function gaps(week: LaidWeek): Breach[] {
-  const close = closeSprings(week);
+interface Close {
+  readonly day: number;
+  readonly pair: readonly [{ readonly cells: readonly Cell[] }, { readonly cells: readonly Cell[] }];
+}
+
+function gaps(rule: HardRule, close: readonly Close[]): Breach[] {
   return [...new Set(close.map(({ day }) => day))].map((day) => ({
-    rule: "spring-gap",
+    rule,
     day,
     by: close
       .filter((one) => one.day === day)

@@ -1,4 +1,14 @@
-import { cellRules, isMore, mostSpringDays, summed, sumRules, type HardRule } from "./hard-rules";
+import {
+  cellRules,
+  isMore,
+  mostSpringDays,
+  placeOfSum,
+  summed,
+  summedOver,
+  sumRules,
+  type HardRule,
+} from "./hard-rules";
+import { heavyDays, heavyMuscles, tooSoon } from "./heavy-days";
 import { hardBreaches } from "./judge-hard";
 import type { Cell, LaidWeek } from "./laid-week";
 import { springDates, tooClose } from "./spring-days";
@@ -46,16 +56,22 @@ export function weekConflict(
         .map(({ code }): Clash[] => [asFixed(cell), { rule: code, ...cell }]),
     );
   const tooMuch = sumRules.flatMap((rule) =>
-    [...(rule.over === "day" ? week.days : week.items).keys()].flatMap((index): Clash[][] => {
+    summedOver(week, rule).flatMap((index): Clash[][] => {
       const cells = [...summed(week, rule, index)].sort((a, b) => b.amount - a.amount);
       const most = rule.most(week, index);
       return fewestBeyond(cells, most, isLock).map((few) => [
         ...few.map(asFixed),
-        { rule: rule.code, [rule.over]: index },
+        { rule: rule.code, ...placeOfSum(rule, index) },
       ]);
     }),
   );
-  const found = [...opposed, ...barred, ...tooMuch, ...springClashes(week, isLock, asFixed)];
+  const found = [
+    ...opposed,
+    ...barred,
+    ...tooMuch,
+    ...springClashes(week, isLock, asFixed),
+    ...heavyClashes(week, isLock, asFixed),
+  ];
   const fewest = found.sort((a, b) => a.length - b.length)[0];
   if (fewest) return fewest;
   // A rule that done work alone breaks, and a lock joins it.
@@ -107,11 +123,36 @@ function subsets(cells: readonly Counted[], size: number): Counted[][] {
 
 const total = (cells: readonly Counted[]) => cells.reduce((sum, { amount }) => sum + amount, 0);
 
-interface Single {
+/** Two pieces of heavy work of one muscle on days in a row, or one beside a heavy day of another week. */
+function heavyClashes(
+  week: LaidWeek,
+  isLock: (cell: Cell) => boolean,
+  asFixed: (cell: Cell) => Clash,
+): Clash[][] {
+  return heavyMuscles(week).flatMap((muscle) => {
+    const single = heavyDays(week, muscle).flatMap(({ date, day, cells }): Piece[] =>
+      day === null ? [{ date, day, cell: null }] : cells.map((cell) => ({ date, day, cell })),
+    );
+    return single.flatMap((later, n) =>
+      single.slice(0, n).flatMap((earlier): Clash[][] => {
+        const cells = [earlier, later].flatMap(({ cell }) => cell ?? []);
+        const day = later.day ?? earlier.day;
+        if (day === null || !cells.some(isLock) || !tooSoon(earlier, later)) return [];
+        return [[...cells.map(asFixed), { rule: "heavy-gap", day }]];
+      }),
+    );
+  });
+}
+
+/** One piece of work on its date; of another week without its cell. */
+interface Piece {
   readonly date: string;
   readonly day: number | null;
-  readonly advanced: boolean;
   readonly cell: Cell | null;
+}
+
+interface Single extends Piece {
+  readonly advanced: boolean;
 }
 
 function springClashes(

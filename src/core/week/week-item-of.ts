@@ -18,6 +18,7 @@ const legLanes: readonly Lane[] = [
   "calf",
 ];
 const heavyStyles: readonly string[] = ["strength", "heavy-slow"];
+const mostHeavyDays = 3;
 
 interface Planned {
   readonly id: string;
@@ -27,15 +28,17 @@ interface Planned {
   readonly role: ItemRole;
   /** What it asks of the body; null where it cannot be drawn. */
   readonly demand: Demand | null;
+  /** It is stopped until that is cleared. */
+  readonly stopped: boolean;
 }
 
 /**
  * An exercise of the plan as the week's planner needs to know it: its minutes, on how many days it is prescribed, its kit, and what
- * of it has to keep its distance.
+ * of it has to keep its distance. Its muscle is the first that the exercise names: the one that it is for.
  *
  * Source: common practice; springs on one leg and turns count as advanced.
  */
-export function weekItemOf({ id, exercise, prescription, lane, role, demand }: Planned): WeekItem {
+export function weekItemOf({ id, exercise, prescription, lane, role, demand, stopped }: Planned): WeekItem {
   const { dose } = prescription;
   const time = doseMinutes({ dose, sides: sidesOf(exercise, prescription) });
   const days = Math.min(7, Math.max(1, dose.daysPerWeek));
@@ -44,11 +47,13 @@ export function weekItemOf({ id, exercise, prescription, lane, role, demand }: P
   return {
     id,
     minutes: Math.min(240, Math.max(0.5, time.minutes)),
-    minDays: role === "optional" ? 0 : days,
+    minDays: role === "optional" || stopped ? 0 : days,
     maxDays: days,
     lanes: [lane],
     kit: kitNeeded(variantOf(exercise, prescription.variantId), prescription),
     ...(legLanes.includes(lane) && heavyStyles.includes(dose.style) ? { heavyLegs: true } : {}),
+    ...(isHeavy(exercise, dose) ? { heavyMuscles: exercise.muscles?.slice(0, 1) ?? [lane] } : {}),
+    ...(stopped ? { suspended: true } : {}),
     ...(springs
       ? {
           spring: {
@@ -61,6 +66,10 @@ export function weekItemOf({ id, exercise, prescription, lane, role, demand }: P
     ...(phase ? { phase } : {}),
   };
 }
+
+/** Work after which its muscle rests for two days: strength that is no light work, on no more days than that leaves. */
+const isHeavy = ({ effort }: Exercise, { style, daysPerWeek }: Prescription["dose"]): boolean =>
+  heavyStyles.includes(style) && effort !== "light" && daysPerWeek <= mostHeavyDays;
 
 function phaseOf(lane: Lane, role: ItemRole, style: string): WeekItem["phase"] {
   if (role === "primer") return "activation";

@@ -1,4 +1,5 @@
-import { cellRules, mostSpringDays, sumRules } from "./hard-rules";
+import { cellRules, cellsSummed, mostSpringDays, summedOver, sumRules } from "./hard-rules";
+import { heavyDays, heavyMuscles, tooSoon } from "./heavy-days";
 import type { Cell, LaidWeek } from "./laid-week";
 import { MipBuilder, type Mip, type Term } from "./mip";
 import { goodItems, hasFavourites, laneDays, softWeights, spreadUpTo, stoodBefore } from "./soft-rules";
@@ -42,6 +43,7 @@ export function weekModel(
   const model = { mip, week, at };
   sums(model);
   springs(model);
+  heavies(model);
   charges(model);
   return { mip: mip.done(), at };
 }
@@ -56,12 +58,10 @@ const all = (list: readonly unknown[]) => [...list.keys()];
 
 function sums({ mip, week, at }: Making): void {
   for (const rule of sumRules) {
-    for (const index of all(rule.over === "day" ? week.days : week.items)) {
-      const cells: Cell[] =
-        rule.over === "day"
-          ? all(week.items).map((item) => ({ item, day: index }))
-          : all(week.days).map((day) => ({ item: index, day }));
-      const counted = cells
+    for (const index of summedOver(week, rule)) {
+      const most = rule.most(week, index);
+      if (most === Infinity) continue;
+      const counted = cellsSummed(week, rule, index)
         .map(({ item, day }) => [at(item, day), rule.amount(week, item)] as const)
         .filter(([, amount]) => amount > 0);
       const known = counted.reduce(
@@ -69,7 +69,7 @@ function sums({ mip, week, at }: Making): void {
         0,
       );
       // What is done may be too much already; then nothing more joins it.
-      mip.atMost(counted, Math.max(rule.most(week, index), known));
+      mip.atMost(counted, Math.max(most, known));
     }
   }
 }
@@ -86,17 +86,7 @@ function springs({ mip, week, at }: Making): void {
       const term = at(item, day);
       return isSpring(item, advanced) && "column" in term ? [term] : [];
     });
-    if (cells.length === 0) return none;
-    const mark = mip.column(0, 1);
-    for (const cell of cells)
-      mip.atMost(
-        [
-          [cell, 1],
-          [mark, -1],
-        ],
-        0,
-      );
-    return mark;
+    return markOf(mip, cells);
   };
   const days = week.days.map(({ date }, day) => {
     const done = known.find((spring) => spring.day === day);
@@ -159,6 +149,49 @@ function springs({ mip, week, at }: Making): void {
       days.map(({ spring }) => [spring, 1]),
       mostSpringDays,
     );
+}
+
+/** Heavy days of one muscle keep their distance; where done work alone does not, nothing more joins it. */
+function heavies({ mip, week, at }: Making): void {
+  for (const muscle of heavyMuscles(week)) {
+    const known = heavyDays(week, muscle);
+    const days = week.days.map(({ date }, day) => {
+      const cells = all(week.items).flatMap((item) => {
+        const term = at(item, day);
+        return week.items[item]?.heavyMuscles?.includes(muscle) && "column" in term ? [term] : [];
+      });
+      const isDone = known.some((heavy) => heavy.day === day);
+      const added = markOf(mip, cells);
+      return { date, added, heavy: isDone ? one : added };
+    });
+    for (const { date, added } of days)
+      if (known.some((beside) => beside.day === null && tooSoon(beside, { date }))) mip.forbid(added);
+    for (const a of days)
+      for (const b of days)
+        if (tooSoon(a, b))
+          mip.atMost(
+            [
+              [a.added, 1],
+              [b.heavy, 1],
+            ],
+            1,
+          );
+  }
+}
+
+/** 1 where any of some work stands. */
+function markOf(mip: MipBuilder, cells: readonly Term[]): Term {
+  if (cells.length === 0) return none;
+  const mark = mip.column(0, 1);
+  for (const cell of cells)
+    mip.atMost(
+      [
+        [cell, 1],
+        [mark, -1],
+      ],
+      0,
+    );
+  return mark;
 }
 
 function charges({ mip, week, at }: Making): void {

@@ -14,6 +14,8 @@ export const WeekDay = Type.Object(
     match: Type.Optional(Type.Boolean()),
     sprint: Type.Optional(Type.Boolean()),
     favourite: Type.Optional(Type.Boolean()),
+    /** Nothing heavy for the legs and no springs: a joint was swollen. */
+    spared: Type.Optional(Type.Boolean()),
   },
   closed,
 );
@@ -41,6 +43,10 @@ export const WeekItem = Type.Object(
     place: Type.Optional(name),
     kit: names(60),
     heavyLegs: Type.Optional(Type.Boolean()),
+    /** Muscles that it loads so heavily that they rest the day after. */
+    heavyMuscles: Type.Optional(names(20)),
+    /** It is stopped: nothing of it is laid anywhere. */
+    suspended: Type.Optional(Type.Boolean()),
     spring: Type.Optional(
       Type.Object({ contacts: Type.Integer({ minimum: 1 }), advanced: Type.Boolean() }, closed),
     ),
@@ -71,6 +77,7 @@ export const weekFields = {
     }),
   ),
   contactCap: Type.Optional(Type.Integer({ minimum: 0 })),
+  weekContactCap: Type.Optional(Type.Integer({ minimum: 0 })),
   heldOver: Type.Optional(
     Type.Object(
       {
@@ -78,6 +85,9 @@ export const weekFields = {
         advancedSpringDates: Type.Optional(dates),
         sprintDates: dates,
         matchDates: dates,
+        heavyDates: Type.Optional(
+          Type.Array(Type.Object({ date, muscles: names(20) }, closed), { maxItems: 60 }),
+        ),
       },
       closed,
     ),

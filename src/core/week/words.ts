@@ -37,6 +37,14 @@ export function sayBreach(week: LaidWeek, { rule, item, day, sum }: Breach): str
       return `${name} on ${on}: heavy for the legs right before a match`;
     case "ten":
       return `${on}: ${is} exercises, ${most} at most`;
+    case "suspended":
+      return `${name} on ${on}: stopped until that is cleared`;
+    case "spared":
+      return `${name} on ${on}: heavy or springing too soon after a swollen joint`;
+    case "heavy-gap":
+      return `${on}: heavy again for muscles that were loaded the day before or are the day after`;
+    case "week-contacts":
+      return `${is} ground contacts in the week, ${most} at most`;
     case "lock":
       return `${name} on ${on}: locked otherwise`;
   }

@@ -11,7 +11,8 @@ import { island } from "~/islands/frame/island";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { useWrite } from "~/islands/frame/use-write";
 import { sayWeekWords } from "~/messages/say-week";
-import { sayLongDate, sayTime, t } from "~/messages/say";
+import { sayDate, sayLongDate, sayTime, t } from "~/messages/say";
+import { later } from "~/islands/frame/later";
 import { useKneecap } from "~/islands/lab/use-kneecap";
 import SelectedCard from "./SelectedCard";
 import {
@@ -30,6 +31,8 @@ import {
 import WeekDayColumn from "./WeekDayColumn";
 import WeekPrint from "./WeekPrint";
 import WeekVerdict from "./WeekVerdict";
+
+const WeeksAhead = later(() => import("./WeeksAhead"));
 
 const asWeighed = ({ itemId, exerciseId, drawnLike, prescription }: WeekView["pieces"][number]) => ({
   itemId,
@@ -99,6 +102,10 @@ function WeekPage({ week: loaded }: { week: WeekView }) {
     : draft.optimal === null
       ? t("week.changed")
       : t(draft.optimal ? "week.proven" : "week.notProven");
+  const missed =
+    week.kept === null
+      ? []
+      : draft.placed.filter((one) => one.date < today && !done.some((other) => isPair(one, other)));
   const nameOf = (id: string) => pieces.find(({ itemId }) => itemId === id)?.name ?? "";
 
   return (
@@ -170,6 +177,25 @@ function WeekPage({ week: loaded }: { week: WeekView }) {
           </a>
         </div>
         <ProblemNote problem={write.problem ?? problem} sayPath={() => ""} />
+        {missed.length > 0 && (
+          <div
+            role="status"
+            className="alert alert-warning alert-soft text-base-content"
+            data-testid="missed"
+          >
+            <p>
+              {t("week.missed", {
+                days: [...new Set(missed.map(({ date }) => sayDate(date)))].join(", "),
+                count: missed.length,
+              })}
+            </p>
+            {week.mayKeep && (
+              <button type="button" className="btn" disabled={solving} onClick={() => void solve()}>
+                {t("week.missedSolve")}
+              </button>
+            )}
+          </div>
+        )}
         {clash.length > 0 && (
           <div role="alert" className="alert alert-error alert-soft text-base-content items-start">
             <div>
@@ -256,6 +282,7 @@ function WeekPage({ week: loaded }: { week: WeekView }) {
           pieces={pieces}
           onPick={(item) => setSelected({ item, date: null })}
         />
+        <WeeksAhead ahead={week.ahead} pieces={pieces} />
       </div>
       <WeekPrint week={week} draft={draft} />
     </div>

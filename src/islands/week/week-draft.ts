@@ -18,7 +18,7 @@ export const isPair = (a: Placed, b: Placed) => a.item === b.item && a.date === 
 export function draftOfWeek({ question, placed, optimal }: WeekView): WeekDraft {
   const done = (question.done ?? []).filter((one) => !placed.some((other) => isPair(one, other)));
   return {
-    days: question.days.map(({ places: _places, ...day }) => day),
+    days: question.days.map(({ places: _places, spared: _spared, ...day }) => day),
     placed: [...placed, ...done],
     locks: question.locks ?? [],
     optimal,
@@ -92,10 +92,12 @@ export function asLastWeek({ question, today }: WeekView, draft: WeekDraft): Wee
 
 /** How the draft stands to the rules. */
 export function judged({ question }: WeekView, { days, placed, locks }: WeekDraft): JudgeWeekOutput {
-  const places = question.days[0]?.places ?? [];
   return judgeWeek({
     ...question,
-    days: days.map((day) => ({ ...day, places })),
+    days: days.map((day, n) => {
+      const { places = [], spared } = question.days[n] ?? {};
+      return { ...day, places, ...(spared ? { spared } : {}) };
+    }),
     locks: [...locks],
     placed: [...placed],
   });

@@ -16,6 +16,7 @@ import { weeks as weekFacts } from "~/server/facts/weeks";
 import { refused } from "~/server/http/problem";
 import { tools } from "~/server/solve/tools";
 import type { StaffContext } from "~/server/staff-context";
+import { weeksAhead } from "./weeks-ahead";
 import { mondayOf, weekQuestion, type PlannedWeek } from "./week-question";
 
 /** Somebody waits for it: then the best so far is better than a better one. */
@@ -75,6 +76,7 @@ export function weekView(
     // What has left the plan since leaves the week too.
     placed: (known?.placed ?? []).filter(({ item }) => items.has(item)),
     optimal: null,
+    ahead: weeksAhead(loaded, startsOn),
     kept: known ? { at: known.at, by: known.by } : null,
     zone: file.zone,
     mayKeep: recordingRoles.includes(staff.role),

@@ -1,6 +1,10 @@
 import type { WeekDayBody, WeekPiece } from "~/contract/week";
+import { effusionsUp } from "~/core/case/effusion";
+import type { Spring } from "~/core/demand/demand";
+import { mostContactsADay, mostContactsAWeek } from "~/core/progression/plan-totals";
 import { stageOf } from "~/core/pathway/pathway";
 import { addDays, localDay } from "~/core/schedule/local-day";
+import { sparedDates } from "~/core/week/spared-dates";
 import { usualDays } from "~/core/week/usual-days";
 import type { Lock, Placed, WeekItem, WeekQuestion } from "~/core/week/week";
 import { weekItemOf } from "~/core/week/week-item-of";
@@ -48,12 +52,20 @@ export function weekQuestion(
   const kit = circumstances?.kit ?? [...new Set(items.flatMap((item) => item.kit))];
   const last = kept.get(addDays(startsOn, -7));
   const done = doneOn(loaded, dates).filter(({ item }) => known.has(item));
+  const spared = sparedDates(loaded.days(), effusionsUp(file), file.zone);
+  const springs = planned.map(({ spring }) => ({ spring }));
   const stage = stageOf(file.pathway, loaded.review().stage);
   return {
     pieces: planned.map(({ piece }) => piece),
     question: {
-      days: (days ?? usualWeek(loaded, dates)).map((day) => ({ ...day, places: [{ place: "home", kit }] })),
+      days: (days ?? usualWeek(loaded, dates)).map((day) => ({
+        ...day,
+        places: [{ place: "home", kit }],
+        ...(spared.includes(day.date) ? { spared: true } : {}),
+      })),
       items,
+      contactCap: mostContactsADay(springs),
+      weekContactCap: mostContactsAWeek(springs),
       stageLanes: stage.lanes.map(({ lane }) => lane),
       ...(done.length > 0 ? { done } : {}),
       ...(locks.length > 0 ? { locks: [...locks] } : {}),
@@ -72,7 +84,7 @@ function usualWeek({ circumstances }: LoadedCase, dates: readonly string[]): Wee
   return dates.map((date, n) => ({ date, minutes: on.includes(n) ? minutesPerDay : 0 }));
 }
 
-function plannedItems(loaded: LoadedCase): { item: WeekItem; piece: WeekPiece }[] {
+function plannedItems(loaded: LoadedCase): { item: WeekItem; piece: WeekPiece; spring: Spring }[] {
   const { file } = loaded;
   const review = loaded.review();
   const known = review.items.map((item) => ({
@@ -80,9 +92,10 @@ function plannedItems(loaded: LoadedCase): { item: WeekItem; piece: WeekPiece }[
     exercise: file.exercises.find(({ id }) => id === item.exerciseId) as Exercise,
   }));
   const names = itemNames(known);
-  return known.map(({ itemId, exercise, prescription, lane, role, maximumN }) => {
+  return known.map(({ itemId, exercise, prescription, lane, role, maximumN, proposal }) => {
     const told = loaded.book().demandOf(exercise, prescription);
     return {
+      spring: told.ok ? told.demand.spring : "none",
       item: weekItemOf({
         id: itemId,
         exercise,
@@ -90,6 +103,7 @@ function plannedItems(loaded: LoadedCase): { item: WeekItem; piece: WeekPiece }[
         lane,
         role,
         demand: told.ok ? told.demand : null,
+        stopped: proposal.outcome === "stop",
       }),
       piece: {
         itemId,
@@ -132,6 +146,7 @@ function heldOver(
     ...doneOn(loaded, before),
     ...beside.flatMap(({ placed }) => placed.filter(({ date }) => date >= today)),
   ];
+  const dates = [...new Set(work.map(({ date }) => date))].sort();
   const springsOn = (advanced: boolean) => [
     ...new Set(
       work.flatMap(({ item, date }) => {
@@ -145,6 +160,12 @@ function heldOver(
   return {
     springDates: springsOn(false),
     advancedSpringDates: springsOn(true),
+    heavyDates: dates.flatMap((date) => {
+      const muscles = work.flatMap((one) =>
+        one.date === date ? (items.find(({ id }) => id === one.item)?.heavyMuscles ?? []) : [],
+      );
+      return muscles.length > 0 ? [{ date, muscles: [...new Set(muscles)] }] : [];
+    }),
     sprintDates: marked("sprint"),
     matchDates: marked("match"),
   };

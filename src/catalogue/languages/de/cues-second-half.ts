@@ -74,6 +74,7 @@ export const cuesSecondHalf: CatalogueWords = {
   "Even steps, roll over the whole foot": "Gleichmäßige Schritte, über den ganzen Fuß abrollen",
   "Turn back while it is still easy": "Umkehren, solange es leicht ist",
   "Short quick steps": "Kurze schnelle Schritte",
+  "A pace at which you could talk": "Ein Tempo, bei dem Sie reden könnten",
   "Stop when the rhythm changes": "Aufhören, wenn der Rhythmus sich ändert",
   "Build up over the first third": "Über das erste Drittel steigern",
   "Tall, knees up, let the last third run out": "Groß, Knie hoch, das letzte Drittel auslaufen",

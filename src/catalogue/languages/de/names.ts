@@ -89,6 +89,7 @@ export const names: CatalogueWords = {
   "Jump onto a box": "Sprung auf den Kasten",
   "Brisk walk": "Flottes Gehen",
   Running: "Laufen",
+  "Steady run": "Gleichmäßiger Lauf",
   "Strides and sprints": "Steigerungen und Sprints",
   "Cutting and pivoting drills": "Richtungswechsel und Drehen",
   "Forward lunge": "Ausfallschritt nach vorn",

@@ -92,6 +92,8 @@ export const notes: CatalogueWords = {
     "Mit einer Pause werden es zwei Bewegungen, und es zählt nicht.",
   "One variable a week: distance, then speed, then change of direction.":
     "Eine Größe je Woche: Strecke, dann Tempo, dann Richtungswechsel.",
+  "Twenty minutes without symptoms come before strides.":
+    "Zwanzig Minuten ohne Beschwerden kommen vor Steigerungsläufen.",
   "Not after lengthening hamstring work, nor the day after it.":
     "Nicht nach Dehnarbeit der Oberschenkelrückseite und nicht am Tag danach.",
   "Only on ground that holds the foot as usual; stop when tired.":

@@ -1,7 +1,7 @@
 import { beforeAll, expect, it } from "vitest";
 import { violationsOf, wcag } from "~tests/harness/axe";
 import { atBrowser } from "~tests/harness/at-browser";
-import { nextFrames, openStair, phone, tablet, visit } from "~tests/harness/browser";
+import { nextFrames, openStair, phone, signIn, tablet, visit } from "~tests/harness/browser";
 
 const at = atBrowser();
 let path = "";
@@ -134,4 +134,23 @@ it("axe finds nothing in both themes; a phone holds it, with targets large enoug
   );
   expect(small).toEqual([]);
   await page.setViewportSize(tablet);
+});
+
+it("a day that was missed is said, moves nothing by itself, and the rest is planned anew on request", async () => {
+  const { page } = at;
+  await visit(page, path);
+  const keep = page.getByRole("button", { name: "Keep this week" });
+  if (await keep.isEnabled()) await keep.click();
+  await expect.poll(status, { timeout: 20_000 }).toMatch(/^Kept/);
+  const laid = await page.getByTestId("week-grid").getByRole("listitem").allInnerTexts();
+  at.servers.setClock("2026-03-19T09:00:00.000Z");
+  await signIn(page);
+  await visit(page, path);
+  const missed = page.getByTestId("missed");
+  expect(await missed.innerText()).toMatch(/laid out and not done \(.*\). Nothing moves by itself\./);
+  expect(await page.getByTestId("week-grid").getByRole("listitem").allInnerTexts()).toEqual(laid);
+  await missed.getByRole("button", { name: "Plan the rest of the week again" }).click();
+  await expect.poll(status, { timeout: 20_000 }).toMatch(/Not kept yet/);
+  await page.getByTestId("weeks-ahead").getByRole("heading", { name: "Four weeks ahead" }).waitFor();
+  expect(await page.getByTestId("weeks-ahead").getByRole("heading", { level: 3 }).count()).toBe(4);
 });

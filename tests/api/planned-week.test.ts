@@ -141,4 +141,18 @@ describe("a patient's week", () => {
     expect(reply.body.placed).not.toContainEqual(one);
     expect((await read()).placed).toEqual(week.placed);
   });
+
+  it("a lock on a day that was missed holds nothing: the rest is planned all the same", async () => {
+    const week = await read();
+    const [first] = week.placed;
+    servers.setClock("2026-03-18T09:00:00.000Z");
+    const late = await signedIn(servers.urls[0] as string);
+    const solved = await late.post(`/api/episodes/${fencer}/week-solutions`, {
+      startsOn: monday,
+      days: bodyOf(week).days,
+      locks: [{ item: first?.item, date: monday, on: true }],
+    });
+    expect([solved.status, solved.body.conflict]).toEqual([200, undefined]);
+    for (const { date } of solved.body.placed as { date: string }[]) expect(date >= "2026-03-18").toBe(true);
+  });
 });

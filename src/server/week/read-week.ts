@@ -107,8 +107,9 @@ export function mondayProblem(startsOn: string, days: readonly { readonly date: 
   ];
 }
 
-/** Days that are over have no minutes left: what was done on them stands, and nothing is added. */
+/** Days that are over have no minutes left: what was done on them stands, nothing is added, and no lock holds what was missed. */
 function solve({ question }: PlannedWeek, today: string, locks: readonly Lock[]): Promise<PlanWeekOutput> {
   const days = question.days.map((day) => (day.date < today ? { ...day, minutes: 0 } : day));
-  return planWeek({ ...question, days, locks: [...locks], secondsLimit }, tools.solver, tools.now);
+  const ahead = locks.filter(({ date }) => date >= today);
+  return planWeek({ ...question, days, locks: ahead, secondsLimit }, tools.solver, tools.now);
 }

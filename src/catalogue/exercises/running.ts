@@ -5,16 +5,28 @@ import { heelsLift, kneeIn, limp, trunkLeans } from "./faults";
 
 const speeds = ladder("speed", 60, 70, 80, 90, 100);
 
-export const runningSteps: Exercise = {
-  id: "running",
-  name: "Running",
-  family: "running",
-  lane: "running",
+/** What every run on its own feet is. */
+const plainRun = {
   muscles: ["gastrocnemius", "hamstrings", "gluteus-maximus", "quadriceps"],
   regions: ["hip", "knee", "ankle", "groin", "thigh"],
   loads: loads("moderate", "moderate", "low"),
   sides: "both-together",
   effort: "moderate",
+} satisfies Partial<Exercise>;
+const straightAhead = {
+  contraction: "plyometric",
+  laterality: "both",
+  direction: "forward",
+  speed: 60,
+  surface: "firm",
+};
+
+export const runningSteps: Exercise = {
+  id: "running",
+  name: "Running",
+  family: "running",
+  lane: "running",
+  ...plainRun,
   feltIn: "an easy rhythm, nothing at the site",
   cues: ["Short quick steps", "Stop when the rhythm changes"],
   faults: [limp],
@@ -23,13 +35,7 @@ export const runningSteps: Exercise = {
   leadsTo: ["steady-run", "strides", "cutting-drills"],
   variants: progression(
     {
-      settings: {
-        contraction: "plyometric",
-        laterality: "both",
-        direction: "forward",
-        speed: 60,
-        surface: "firm",
-      },
+      settings: straightAhead,
       dose: dose("running"),
       turns: [ladder("minutes", 1, 2, 3, 4, 5), speeds],
       position: "standing",
@@ -62,11 +68,7 @@ export const steadyRun: Exercise = {
   name: "Steady run",
   family: "running",
   lane: "running",
-  muscles: ["gastrocnemius", "hamstrings", "gluteus-maximus", "quadriceps"],
-  regions: ["hip", "knee", "ankle", "groin", "thigh"],
-  loads: loads("moderate", "moderate", "low"),
-  sides: "both-together",
-  effort: "moderate",
+  ...plainRun,
   feltIn: "an easy rhythm to the last minute, nothing at the site",
   cues: ["A pace at which you could talk", "Stop when the rhythm changes"],
   faults: [limp],
@@ -75,13 +77,7 @@ export const steadyRun: Exercise = {
   leadsTo: ["strides"],
   variants: progression(
     {
-      settings: {
-        contraction: "plyometric",
-        laterality: "both",
-        direction: "forward",
-        speed: 60,
-        surface: "firm",
-      },
+      settings: straightAhead,
       dose: dose("running", { sets: 1, minutes: 8, restSeconds: 0 }),
       turns: [ladder("minutes", 8, 12, 16, 20), speeds],
       position: "standing",

@@ -38,3 +38,9 @@ describe("a local minute and its instant", () => {
     expect([isZone("Europe/Vienna"), isZone("Europe/Nowhere"), isZone("")]).toEqual([true, false, false]);
   });
 });
+
+it("what only looks like a time zone, or like an offset, is none: calendars could not be made for it", () => {
+  for (const zone of ["Europe/Vienna", "UTC", "America/Indiana/Knox"]) expect(isZone(zone), zone).toBe(true);
+  for (const zone of ["2026-02-30", "2026-12-31T23:59:60Z", "+01:00", "", "x", "Europe/", " UTC"])
+    expect(isZone(zone), zone).toBe(false);
+});

@@ -33,9 +33,17 @@ export function instantOfLocal(local: string, zone: string): string {
   return new Date(fits ?? asUtc - before).toISOString();
 }
 
-/** Whether this names a time zone of the IANA list. */
+/**
+ * Whether this names a time zone of the IANA list: what calendars are made for, and not what merely looks like an offset.
+ *
+ * @example isZone("2026-02-30") // false
+ */
 export function isZone(zone: string): boolean {
-  return Number.isFinite(tzOffset(zone, new Date(0)));
+  try {
+    return /^[A-Za-z]/.test(new Intl.DateTimeFormat("en", { timeZone: zone }).resolvedOptions().timeZone);
+  } catch {
+    return false;
+  }
 }
 
 function offsetMs(zone: string, at: Date): number {

@@ -6,7 +6,8 @@ import { linkageModel } from "~/core/mechanics/linkage-model";
 import type { SquatLinkageOutput } from "~/core/mechanics/squat-linkage";
 import { lengthsOf } from "~/core/pose/body-lengths";
 import { t } from "~/messages/say";
-import { askOf, boxPulled, hipPulled, kneePulled, type Bench } from "./bench";
+import { askOf, boxPulled, type Bench } from "./bench";
+import { legHandles } from "./leg-handles";
 import PulledFigure, { type Handle } from "./PulledFigure";
 
 interface Props {
@@ -43,25 +44,15 @@ export default function BenchFigure({ body, bench, held, left, boxM, onBench }: 
     [lengths, bench, leanDeg, boxM],
   );
   const { pressureM } = linkageModel(askOf(body, bench));
-  const { shank: shankM, thigh: thighM, ankleHeight, hipCentre } = lengths;
   const handles: Handle[] = [
-    {
-      name: "knee",
-      at: ({ legs }) => legs.w.knee,
-      onPull: (ahead) => onBench(kneePulled(shankM, ahead)),
-    },
-    {
-      name: "hip",
-      at: ({ legs }) => legs.w.hip,
-      onPull: (ahead, above) => onBench(hipPulled({ shankM, thighM }, ahead, above - ankleHeight)),
-    },
+    ...legHandles(lengths, onBench),
     ...(boxM === null
       ? []
       : [
           {
             name: "box",
             at: ({ legs }: Parameters<Handle["at"]>[0]) =>
-              [legs.w.hip[0] - 0.09 * body.heightM, boxM, hipCentre] as const,
+              [legs.w.hip[0] - 0.09 * body.heightM, boxM, lengths.hipCentre] as const,
             onPull: (_ahead: number, above: number) => onBench(boxPulled(body, bench.shankDeg, above)),
           },
         ]),

@@ -4,7 +4,8 @@ import { splitFigure } from "~/core/load/split-pose";
 import { lengthsOf } from "~/core/pose/body-lengths";
 import type { Vec } from "~/core/pose/space";
 import { sayLength, sayNumber, t } from "~/messages/say";
-import { benchRange, hipPulled, kneePulled } from "./bench";
+import { benchRange } from "./bench";
+import { legHandles } from "./leg-handles";
 import BenchSlider from "./BenchSlider";
 import PulledFigure from "./PulledFigure";
 import { sayChange } from "./say-comparison";
@@ -49,7 +50,7 @@ export default function SplitBench({ body, left }: Props) {
     ["lab.split.longer", splitHeld(body, { ...split, stanceM: split.stanceM + longerM })],
     ["lab.split.upright", splitHeld(body, longerWithShinUpright(body, split))],
   ] as const;
-  const { shank: shankM, thigh: thighM, ankleHeight, foot, hipCentre } = lengths;
+  const { foot, hipCentre } = lengths;
   const clamp = (stanceM: number) => Math.min(stanceRange[1], Math.max(stanceRange[0], stanceM));
   const front: Vec = [0.25 * foot, 0, hipCentre];
   const rear: Vec = [-split.stanceM, 0, -hipCentre];
@@ -65,16 +66,7 @@ export default function SplitBench({ body, left }: Props) {
           label={t("lab.tab.split")}
           reach={reach}
           handles={[
-            {
-              name: "knee",
-              at: ({ legs }) => legs.w.knee,
-              onPull: (ahead) => set(kneePulled(shankM, ahead)),
-            },
-            {
-              name: "hip",
-              at: ({ legs }) => legs.w.hip,
-              onPull: (ahead, above) => set(hipPulled({ shankM, thighM }, ahead, above - ankleHeight)),
-            },
+            ...legHandles(lengths, set),
             {
               name: "rear-foot",
               at: ({ legs }) => legs.o.ball,

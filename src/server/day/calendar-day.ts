@@ -1,3 +1,4 @@
+import { isZone } from "~/core/schedule/local-time";
 import { TZDate } from "@date-fns/tz";
 import ICAL from "ical.js";
 import { localDay } from "~/core/schedule/local-day";
@@ -107,12 +108,4 @@ function instantOf(moment: ICAL.Time, tzid: string | undefined): Date | null {
     return new Date(new TZDate(year, month - 1, day, hour, minute, tzid).getTime());
   // A zone that the file describes itself.
   return moment.zone?.tzid === "floating" ? null : new Date(moment.toUnixTime() * 1000);
-}
-
-function isZone(name: string): boolean {
-  try {
-    return Boolean(new Intl.DateTimeFormat("en", { timeZone: name }));
-  } catch {
-    return false;
-  }
 }

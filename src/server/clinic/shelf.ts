@@ -5,7 +5,7 @@ import { shelfProblems } from "~/core/exercise/shelf";
 import { nextInstant } from "~/core/schedule/next-instant";
 import { writeAudit } from "~/server/audit/audit-repository";
 import { now } from "~/server/clock";
-import { pool, type Queryable } from "~/server/db/connection";
+import { pool } from "~/server/db/connection";
 import { inTransaction } from "~/server/db/transaction";
 import { ApiProblem, refused } from "~/server/http/problem";
 import { isKnownTwin, type Sent } from "~/server/receipt/known-twin";
@@ -22,8 +22,8 @@ const viewOf = ({ role }: StaffContext, kept: KeptShelf | null): ShelfView => ({
 });
 
 /** The clinic's weights and bands. */
-export const readShelf = async (staff: StaffContext, db: Queryable = pool()): Promise<ShelfView> =>
-  viewOf(staff, await latestShelf(db, staff.clinicId));
+export const readShelf = async (staff: StaffContext): Promise<ShelfView> =>
+  viewOf(staff, await latestShelf(pool(), staff.clinicId));
 
 /** Sets the clinic's weights and bands. The setting before stays on record; who looked at an older one is told. */
 export function setShelf(

@@ -62,6 +62,8 @@ export const people = {
     "Not kept yet: the clinic's server does not answer. It is tried again; leave this page open.",
   "intake.notKeptSince":
     "What was typed since {time} is not kept yet: the clinic's server does not answer. It is tried again; leave this page open.",
+  "intake.draftsFull":
+    "Not kept: there are {most} unfinished intakes already. Finish one, or throw one away; then this one is kept.",
   "intake.resume": "Go on with",
   "intake.drop": "Throw away: {name}",
   "intake.dropped": "Thrown away: {name}.",

@@ -1,5 +1,5 @@
 import { expect, it } from "vitest";
-import { openStair } from "~tests/harness/browser";
+import { nextFrames, openStair } from "~tests/harness/browser";
 import { atBrowser } from "~tests/harness/at-browser";
 
 const at = atBrowser();
@@ -83,6 +83,8 @@ it("the plan is put in order by keys and by the usual order, with a circuit, sig
   await form.getByRole("button", { name: `Move: ${first}` }).focus();
   await page.keyboard.press("Space");
   await page.getByText(`${first}: place 2`).waitFor({ state: "attached" });
+  // It listens for keys a moment after it says that it is lifted: later than a machine presses them, sooner than a hand.
+  await nextFrames(page);
   await page.keyboard.press("ArrowUp");
   await page.getByText(`${first}: place 1`).waitFor({ state: "attached" });
   await page.keyboard.press("Space");

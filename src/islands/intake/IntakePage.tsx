@@ -171,8 +171,9 @@ function IntakePage({
 }
 
 /** Whether what was typed is kept, in words. */
-function sayKept({ savedAt, failing }: KeptDraft, zone: string): string {
+function sayKept({ savedAt, failing, refusal }: KeptDraft, zone: string): string {
   const time = savedAt && sayTime(savedAt, zone);
+  if (refusal !== null) return refusal;
   if (failing) return time ? t("intake.notKeptSince", { time }) : t("intake.notKept");
   return time ? t("intake.saved", { time }) : t("intake.saves");
 }

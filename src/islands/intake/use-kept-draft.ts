@@ -12,11 +12,13 @@ export interface KeptDraft {
   readonly savedAt: string | null;
   /** It could not be kept, and is tried again. */
   readonly failing: boolean;
+  /** Why, in words, where the clinic's server answered and refused. */
+  readonly refusal: string | null;
 }
 
 /** Keeps an intake as it is typed, for another device to go on with; what could not be kept is tried again until it is. */
 export function useKeptDraft({ watch, getValues }: UseFormReturn<IntakeFields>, id: string): KeptDraft {
-  const [kept, setKept] = useState<KeptDraft>({ savedAt: null, failing: false });
+  const [kept, setKept] = useState<KeptDraft>({ savedAt: null, failing: false, refusal: null });
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout>;
     let turn = 0;
@@ -28,8 +30,10 @@ export function useKeptDraft({ watch, getValues }: UseFormReturn<IntakeFields>, 
       const saved = await call("keepIntakeDraft", {}, { id, label, body: { ...fields } });
       // Something was typed meanwhile: that is kept next, and says how it went.
       if (own !== turn) return;
-      if (saved.ok) return setKept({ savedAt: saved.value.savedAt, failing: false });
-      setKept((before) => ({ ...before, failing: true }));
+      if (saved.ok) return setKept({ savedAt: saved.value.savedAt, failing: false, refusal: null });
+      const { status, title } = saved.problem;
+      const refusal = status === 409 ? title : null;
+      setKept((before) => ({ ...before, failing: true, refusal }));
       timer = setTimeout(() => void keep(), againMs);
     };
     const watching = watch(() => {

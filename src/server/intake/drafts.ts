@@ -3,8 +3,10 @@ import type { StaffContext } from "~/server/staff-context";
 import { writeAudit } from "~/server/audit/audit-repository";
 import { now } from "~/server/clock";
 import { pool } from "~/server/db/connection";
+import { ApiProblem } from "~/server/http/problem";
+import { t } from "~/messages/say";
 import { noteFlags } from "./flag-ticks";
-import { dropDraft, listDrafts, saveDraft } from "./draft-repository";
+import { dropDraft, keptAtMost, listDrafts, saveDraft } from "./draft-repository";
 
 /** The clinic's unfinished intakes. */
 export async function readDrafts(staff: StaffContext): Promise<DraftList> {
@@ -19,7 +21,8 @@ export async function keepDraft(
   const savedAt = now();
   const { redFlags } = draft.body;
   if (Array.isArray(redFlags)) await noteFlags(pool(), staff, draft.id, redFlags, savedAt);
-  await saveDraft(pool(), staff, draft, savedAt);
+  if (!(await saveDraft(pool(), staff, draft, savedAt)))
+    throw new ApiProblem(409, "drafts-full", t("intake.draftsFull", { most: keptAtMost }));
   return { id: draft.id, savedAt };
 }
 

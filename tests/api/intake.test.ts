@@ -6,7 +6,7 @@ import { bodyPositions } from "~/core/exercise/body";
 import { someIntake } from "~tests/builders/intake";
 import { demoClinic } from "~demo/clinic";
 import { startServers, type Servers } from "~tests/harness/servers";
-import { signedIn, type Client } from "~tests/harness/client";
+import { signedIn, type Client, type Reply } from "~tests/harness/client";
 
 let servers: Servers;
 let one: Client;

@@ -6,6 +6,7 @@ import type { Vec } from "~/core/pose/space";
 import { sayLength, sayNumber, t } from "~/messages/say";
 import { benchRange } from "./bench";
 import { legHandles } from "./leg-handles";
+import AngleSlider from "./AngleSlider";
 import BenchSlider from "./BenchSlider";
 import PulledFigure from "./PulledFigure";
 import { sayChange } from "./say-comparison";
@@ -107,26 +108,23 @@ export default function SplitBench({ body, left }: Props) {
           onValue={(cm) => set({ stanceM: cm / 100 })}
           shown={sayLength(Math.round(split.stanceM * 100))}
         />
-        <BenchSlider
+        <AngleSlider
           says={t("lab.split.bend")}
-          value={split.kneeDeg}
+          deg={split.kneeDeg}
           range={benchRange.knee}
-          onValue={(kneeDeg) => set({ kneeDeg })}
-          shown={t("lab.degree", { value: Math.round(split.kneeDeg) })}
+          onDeg={(kneeDeg) => set({ kneeDeg })}
         />
-        <BenchSlider
+        <AngleSlider
           says={t("lab.split.shank")}
-          value={split.shankDeg}
+          deg={split.shankDeg}
           range={benchRange.shank}
-          onValue={(shankDeg) => set({ shankDeg })}
-          shown={t("lab.degree", { value: Math.round(split.shankDeg) })}
+          onDeg={(shankDeg) => set({ shankDeg })}
         />
-        <BenchSlider
+        <AngleSlider
           says={t("lab.split.trunk")}
-          value={split.trunkDeg}
+          deg={split.trunkDeg}
           range={[-10, 60]}
-          onValue={(trunkDeg) => set({ trunkDeg })}
-          shown={t("lab.degree", { value: Math.round(split.trunkDeg) })}
+          onDeg={(trunkDeg) => set({ trunkDeg })}
         />
         <table className="w-full text-sm" data-testid="split-table">
           <thead>

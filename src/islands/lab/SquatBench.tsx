@@ -7,6 +7,7 @@ import { squatLinkage } from "~/core/mechanics/squat-linkage";
 import { typedNumber } from "~/islands/frame/typed-number";
 import { label, sayLength, sayNumber, t } from "~/messages/say";
 import BenchFigure from "./BenchFigure";
+import AngleSlider from "./AngleSlider";
 import BenchSlider from "./BenchSlider";
 import { askOf, benchRange, sizeOf, startingBench, type Bench } from "./bench";
 import { sayChange, sayComparison } from "./say-comparison";
@@ -79,19 +80,17 @@ export default function SquatBench({ body, left }: Props) {
             {sayComparison(comparison)}
           </p>
         )}
-        <BenchSlider
+        <AngleSlider
           says={t("lab.bench.knee")}
-          value={bench.kneeDeg}
+          deg={bench.kneeDeg}
           range={benchRange.knee}
-          onValue={(kneeDeg) => set({ kneeDeg })}
-          shown={t("lab.degree", { value: Math.round(bench.kneeDeg) })}
+          onDeg={(kneeDeg) => set({ kneeDeg })}
         />
-        <BenchSlider
+        <AngleSlider
           says={t("lab.bench.shank")}
-          value={bench.shankDeg}
+          deg={bench.shankDeg}
           range={benchRange.shank}
-          onValue={(shankDeg) => set({ shankDeg })}
-          shown={t("lab.degree", { value: Math.round(bench.shankDeg) })}
+          onDeg={(shankDeg) => set({ shankDeg })}
         />
         <BenchSlider
           says={t("lab.bench.pressure")}

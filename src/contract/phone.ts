@@ -58,7 +58,19 @@ export const PhoneMessage = Type.Object(
 export type PhoneMessage = Static<typeof PhoneMessage>;
 
 /** Days that are laid out, with their exercises in order. */
-export const PlannedDays = Type.Array(Type.Object({ date, items: Type.Array(uuid) }, closed));
+export const PlannedDays = Type.Array(
+  Type.Object(
+    {
+      date,
+      items: Type.Array(uuid),
+      /** Where, if it is not at home. */
+      where: Type.Optional(Type.Union([Type.Literal("clinic"), Type.Literal("away")])),
+      /** On a day with a training: what goes before it; all the rest comes after. */
+      beforeTraining: Type.Optional(Type.Array(uuid)),
+    },
+    closed,
+  ),
+);
 
 /** Where somebody stands and what is still missing, in few words. */
 const PhoneStair = Type.Object(

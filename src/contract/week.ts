@@ -1,4 +1,5 @@
 import { Type, type Static } from "@sinclair/typebox";
+import { dayPlaces } from "~/core/week/day-places";
 import { PlanWeekOutput } from "~/core/week/plan-week";
 import { Lock, Placed, WeekDay, WeekQuestion } from "~/core/week/week";
 import { Lane } from "~/core/exercise/body";
@@ -9,8 +10,13 @@ import { closed, code, date, HeightM, instant, LimitLine, orNull, PersonName, uu
 import { InvolvedSide } from "~/core/measure/side-value";
 import { recordingRoles } from "./roles";
 
-/** A day as somebody sets it: how long, and what else is on. Kit and places come with the person, what is spared with the record. */
-export const WeekDayBody = Type.Omit(WeekDay, ["places", "spared"], closed);
+const Where = Type.Union(dayPlaces.map((place) => Type.Literal(place)));
+
+/** A day as somebody sets it: how long, where (at home where nothing is said), what else is on. Kit comes with the person, what is spared with the record. */
+export const WeekDayBody = Type.Object(
+  { ...Type.Omit(WeekDay, ["places", "spared"]).properties, where: Type.Optional(Where) },
+  closed,
+);
 export type WeekDayBody = Static<typeof WeekDayBody>;
 
 const sevenDays = Type.Array(WeekDayBody, { minItems: 7, maxItems: 7 });
@@ -70,6 +76,8 @@ export const WeekView = Type.Object(
     today: date,
     startsOn: date,
     question: WeekQuestion,
+    /** What there is to work with at each place. */
+    places: Type.Array(Type.Object({ place: Where, kit: Type.Array(Type.String()) }, closed)),
     pieces: Type.Array(WeekPiece),
     placed: AllPlaced,
     /** Proven to be the best; null for a week that somebody laid out. */

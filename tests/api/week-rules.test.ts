@@ -62,6 +62,38 @@ it("a day that nobody sent is no day of the record: what is spared comes from it
   expect((await client.post(at(id, "week"), bodyOf(week, { days }))).status).toBe(422);
 });
 
+it("a day at the clinic has its kit, a day away only what any room has; a training parts the day for the phone", async () => {
+  const person = await begin(clinic, ["kneecap-pain", "capacity", "clam-60"], { daysPerWeek: 7, kit: [] });
+  expect(
+    (
+      await client.post(at(person, "items"), {
+        ...item("leg-press-both"),
+        against: "Comes to the clinic once a week",
+      })
+    ).status,
+  ).toBe(201);
+  const next = addDays(monday, 7);
+  const week = (await client.get(at(person, `week?from=${next}`))).body as WeekView;
+  const press = week.question.items.find(({ kit }) => kit.includes("leg-press"))?.id ?? "";
+  expect(daysOf(week, press)).toEqual([]);
+  const days = bodyOf(week).days.map((day, n) => ({
+    ...day,
+    ...(n === 2 ? { where: "clinic" } : n === 3 ? { where: "away", training: true } : {}),
+  }));
+  const solved = await client.post(at(person, "week-solutions"), { startsOn: next, days, locks: [] });
+  expect(solved.body.placed.filter((one: { item: string }) => one.item === press)).toEqual([
+    { item: press, date: addDays(next, 2) },
+  ]);
+  const body = bodyOf({ ...week, placed: solved.body.placed }, { days });
+  const kept = await client.post(at(person, "week"), body);
+  expect(kept.body.problems ?? []).toEqual([]);
+  expect(kept.body.week.question.days[2].places[0].place).toBe("clinic");
+  const handout = (await client.get(at(person, "handout"))).body;
+  const [, , clinicDay, awayDay] = handout.days.filter((day: { date: string }) => day.date >= next);
+  expect(clinicDay.where).toBe("clinic");
+  expect(awayDay).toMatchObject({ where: "away", beforeTraining: [] });
+});
+
 describe("after a morning that was more swollen", () => {
   beforeAll(async () => {
     const before = await read();

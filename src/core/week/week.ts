@@ -13,6 +13,8 @@ export const WeekDay = Type.Object(
     places: Type.Array(Type.Object({ place: name, kit: names(200) }, closed), { maxItems: 20 }),
     match: Type.Optional(Type.Boolean()),
     sprint: Type.Optional(Type.Boolean()),
+    /** There is a training: only light work goes before it. It forbids nothing. */
+    training: Type.Optional(Type.Boolean()),
     favourite: Type.Optional(Type.Boolean()),
     /** Nothing heavy for the legs and no springs: a joint was swollen. */
     spared: Type.Optional(Type.Boolean()),

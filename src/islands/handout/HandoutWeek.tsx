@@ -1,11 +1,11 @@
 import type { HandoutView } from "~/contract/handout";
 import { sayDate, t } from "~/messages/say";
+import { sayPlannedDay } from "~/messages/say-planned-day";
 
 const shown = 7;
 
 /** The coming days by the numbers of their exercises; free to choose where no week was laid out. */
 export default function HandoutWeek({ items, days }: Pick<HandoutView, "items" | "days">) {
-  const number = (id: string) => items.findIndex(({ itemId }) => itemId === id) + 1;
   return (
     <section className="handout-week">
       <h3>{t("handout.week")}</h3>
@@ -22,15 +22,8 @@ export default function HandoutWeek({ items, days }: Pick<HandoutView, "items" |
               ))}
             </tr>
             <tr>
-              {days.slice(0, shown).map(({ date, items: ids }) => (
-                <td key={date}>
-                  {ids.length === 0
-                    ? t("handout.restDay")
-                    : ids
-                        .map(number)
-                        .sort((a, b) => a - b)
-                        .join(", ")}
-                </td>
+              {days.slice(0, shown).map((day) => (
+                <td key={day.date}>{sayPlannedDay(items, day, { t })}</td>
               ))}
             </tr>
           </tbody>

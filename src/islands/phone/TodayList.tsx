@@ -57,6 +57,14 @@ export default function TodayList({ view, now, hasRun, seenAt, onStart, onMornin
           <span className="text-base-content/80 text-base">{t("phone.minutes", { minutes })}</span>
         )}
       </div>
+      {now.where && <p className="text-base">{t(`phone.where.${now.where}`)}</p>}
+      {now.beforeTraining && (
+        <p className="text-base" data-testid="training">
+          {now.beforeTraining.length === 0
+            ? t("phone.trainingAfter")
+            : t("phone.training", { names: now.beforeTraining.map(({ name }) => name).join(", ") })}
+        </p>
+      )}
       {now.doneToday && (
         <p className="text-success flex items-center gap-2 font-semibold" role="status">
           <Check aria-hidden /> {t("phone.doneToday")}

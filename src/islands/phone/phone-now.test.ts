@@ -31,6 +31,15 @@ describe("the plan on the phone, with what was not sent yet", () => {
     expect(phoneNow({ ...view, days: [{ date: "2026-03-10", items: [] }] }, [], at).todays).toEqual([]);
   });
 
+  it("says where today is done, and what of it goes before a training", () => {
+    const usual = phoneNow(view, [], at);
+    expect([usual.where, usual.beforeTraining]).toEqual([null, null]);
+    const day = { date: "2026-03-10", items: ["b", "a"], where: "away" as const, beforeTraining: ["b"] };
+    const now = phoneNow({ ...view, days: [day] }, [], at);
+    expect(now.where).toBe("away");
+    expect(now.beforeTraining?.map(({ itemId }) => itemId)).toEqual(["b"]);
+  });
+
   it("knows a day as done before it is sent", () => {
     expect(phoneNow(view, [session("2026-03-10T07:00:00Z")], at).doneToday).toBe(true);
     expect(phoneNow(view, [session("2026-03-09T07:00:00Z")], at).doneToday).toBe(false);

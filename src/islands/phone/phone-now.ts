@@ -9,6 +9,10 @@ export interface PhoneNow {
   readonly today: string;
   readonly items: readonly PhoneItem[];
   readonly todays: readonly PhoneItem[];
+  /** Where today's work is done, if it is not at home. */
+  readonly where: "clinic" | "away" | null;
+  /** What of today goes before a training; null on a day without one. */
+  readonly beforeTraining: readonly PhoneItem[] | null;
   readonly halted: PhoneView["halted"];
   readonly doneToday: boolean;
   /** The training day whose morning after can be told now. */
@@ -44,6 +48,10 @@ export function phoneNow(
     today,
     items,
     todays,
+    where: laid?.where ?? null,
+    beforeTraining: laid?.beforeTraining
+      ? todays.filter(({ itemId }) => laid.beforeTraining?.includes(itemId))
+      : null,
     halted:
       view.halted ?? (halting ? { code: halting.code, urgency: stopSignal(halting.code).urgency } : null),
     doneToday: done.has(today),

@@ -2,6 +2,7 @@ import { useDraggable, useDroppable } from "@dnd-kit/core";
 import { Check, Lock } from "lucide-react";
 import type { WeekDayBody, WeekPiece } from "~/contract/week";
 import FigureThumb from "~/islands/figure/FigureThumb";
+import { dayPlaces, type DayPlace } from "~/core/week/day-places";
 import type { Placed } from "~/core/week/week";
 import type { InvolvedSide } from "~/core/measure/side-value";
 import { workingSide } from "~/core/case/working-side";
@@ -13,6 +14,8 @@ export interface Card {
   readonly locked: boolean;
   readonly done: boolean;
   readonly broken: boolean;
+  /** On a day with a training it comes after it. */
+  readonly afterTraining: boolean;
 }
 
 interface Props {
@@ -32,7 +35,7 @@ interface Props {
   onSelect: (pair: Placed) => void;
 }
 
-const marks = ["match", "sprint", "favourite"] as const;
+const marks = ["match", "training", "sprint", "favourite"] as const;
 
 /** One day: what it has, what else is on, and what stands on it. */
 export default function WeekDayColumn(props: Props) {
@@ -64,6 +67,19 @@ export default function WeekDayColumn(props: Props) {
         />
         {t("week.min")}
       </label>
+      <select
+        className="select select-xs w-full max-lg:min-h-11"
+        aria-label={t("week.where", { day: sayDate(day.date) })}
+        value={day.where ?? "home"}
+        disabled={!mayChange}
+        onChange={({ target }) => props.onDay({ where: target.value as DayPlace })}
+      >
+        {dayPlaces.map((place) => (
+          <option key={place} value={place}>
+            {t(`week.place.${place}`)}
+          </option>
+        ))}
+      </select>
       <div className="flex flex-wrap gap-x-2">
         {marks.map((mark) => (
           <label key={mark} className="flex min-h-6 items-center gap-1 text-xs max-lg:min-h-11">
@@ -92,8 +108,13 @@ export default function WeekDayColumn(props: Props) {
       )}
       {cards.length === 0 && <p className="text-base-content/75 text-sm">{t("week.nothing")}</p>}
       <ul className="flex flex-col gap-1">
-        {cards.map((card) => (
+        {cards.map((card, n) => (
           <li key={card.piece.itemId}>
+            {day.training && card.afterTraining && !cards[n - 1]?.afterTraining && (
+              <p className="border-base-300 mt-1 border-t pt-1 text-xs font-semibold">
+                {t("week.afterTraining")}
+              </p>
+            )}
             <WeekCard
               card={card}
               date={day.date}

@@ -4,6 +4,7 @@ import { useMemo, useState } from "react";
 import type { Problem } from "~/contract/problem";
 import type { WeekView } from "~/contract/week";
 import { addDays } from "~/core/schedule/local-day";
+import { beforeTraining } from "~/core/week/before-training";
 import { dayOrder } from "~/core/week/day-order";
 import type { Placed, WeekItem } from "~/core/week/week";
 import { call } from "~/islands/frame/call";
@@ -240,6 +241,7 @@ function WeekPage({ week: loaded }: { week: WeekView }) {
             {draft.days.map((day) => {
               const here = draft.placed.filter(({ date }) => date === day.date);
               const ordered = dayOrder(here.map(({ item }) => itemOf(item)));
+              const before = beforeTraining(ordered).map(({ id }) => id);
               return (
                 <WeekDayColumn
                   key={day.date}
@@ -258,6 +260,7 @@ function WeekPage({ week: loaded }: { week: WeekView }) {
                             piece,
                             minutes,
                             locked: isLocked(draft, pair),
+                            afterTraining: !before.includes(id),
                             done: done.some((one) => isPair(one, pair)),
                             broken: verdict.hard.some(({ item, date }) => item === id && date === day.date),
                           },

@@ -11,6 +11,7 @@ import {
   lockTurned,
   movedTo,
   takenOff,
+  type WeekDraft,
 } from "./week-draft";
 
 const dates = Array.from({ length: 7 }, (_, n) => `2026-03-${String(9 + n).padStart(2, "0")}`);
@@ -24,6 +25,7 @@ const view = {
     stageLanes: ["hip-abductors"],
     done: [{ item: bridge, date: monday }],
   },
+  places: [{ place: "home", kit: [] }],
   placed: [{ item: clam, date: monday }],
   optimal: null,
 } as unknown as WeekView;
@@ -67,6 +69,28 @@ it("is judged at once: too much for a day breaks, a shorter day too, and words h
     "Bridge once instead of twice",
     "Hip abductors on one day only",
   ]);
+});
+
+it("a day elsewhere is judged by the kit of that place", () => {
+  const heavy = { ...item(clam), kit: ["leg-press"] };
+  const places = [
+    { place: "home" as const, kit: [] },
+    { place: "clinic" as const, kit: ["leg-press"] },
+  ];
+  const week = { ...view, places, question: { ...view.question, items: [heavy, item(bridge)], done: [] } };
+  const rules = (of: WeekDraft) => judged(week, of).hard.map(({ rule }) => rule);
+  const begun = draftOfWeek(week);
+  expect(rules(begun)).toEqual(["kit"]);
+  const there = daySet(begun, monday, { where: "clinic" });
+  expect(rules(there)).toEqual([]);
+  const kept = {
+    ...week,
+    question: {
+      ...week.question,
+      days: week.question.days.map((day, n) => (n === 0 ? { ...day, places: places.slice(1) } : day)),
+    },
+  };
+  expect(draftOfWeek(kept).days[0]).toEqual(there.days[0]);
 });
 
 it("the planner's rest joins what lies behind; last week comes again where nothing stands, is done or locked", () => {

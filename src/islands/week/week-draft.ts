@@ -1,4 +1,5 @@
 import type { WeekDayBody, WeekView } from "~/contract/week";
+import { dayPlaces, type DayPlace } from "~/core/week/day-places";
 import { judgeWeek, type JudgeWeekOutput } from "~/core/week/judge-week";
 import { weekdayOf } from "~/core/schedule/weekday";
 import type { Lock, Placed } from "~/core/week/week";
@@ -18,7 +19,10 @@ export const isPair = (a: Placed, b: Placed) => a.item === b.item && a.date === 
 export function draftOfWeek({ question, placed, optimal }: WeekView): WeekDraft {
   const done = (question.done ?? []).filter((one) => !placed.some((other) => isPair(one, other)));
   return {
-    days: question.days.map(({ places: _places, spared: _spared, ...day }) => day),
+    days: question.days.map(({ places, spared: _spared, ...day }) => {
+      const where = placeOf(places);
+      return where === "home" ? day : { ...day, where };
+    }),
     placed: [...placed, ...done],
     locks: question.locks ?? [],
     optimal,
@@ -90,12 +94,19 @@ export function asLastWeek({ question, today }: WeekView, draft: WeekDraft): Wee
   return { ...draft, placed: [...stays, ...added] };
 }
 
+const placeOf = (places: WeekView["question"]["days"][number]["places"]): DayPlace =>
+  dayPlaces.find((place) => places.some((one) => one.place === place)) ?? "home";
+
 /** How the draft stands to the rules. */
-export function judged({ question }: WeekView, { days, placed, locks }: WeekDraft): JudgeWeekOutput {
+export function judged(
+  { question, places: known }: WeekView,
+  { days, placed, locks }: WeekDraft,
+): JudgeWeekOutput {
   return judgeWeek({
     ...question,
-    days: days.map((day, n) => {
-      const { places = [], spared } = question.days[n] ?? {};
+    days: days.map(({ where = "home", ...day }, n) => {
+      const places = known.filter(({ place }) => place === where);
+      const { spared } = question.days[n] ?? {};
       return { ...day, places, ...(spared ? { spared } : {}) };
     }),
     locks: [...locks],

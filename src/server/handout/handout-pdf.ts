@@ -1,6 +1,7 @@
 import type { HandoutView, SheetBody } from "~/contract/handout";
 import type { PhoneItem } from "~/contract/phone";
 import { sayAmount, sayTimes } from "~/messages/say-handout";
+import { sayPlannedDay } from "~/messages/say-planned-day";
 import { speaker, type Speaker } from "~/messages/speaker";
 import { codeSquares } from "./code-squares";
 import { drawFigurePdf } from "./draw-figure-pdf";
@@ -145,16 +146,7 @@ class Sheet extends SheetPage {
     }
     const shown = days.slice(0, shownDays);
     const cell = width / shown.length;
-    const number = (id: string) => items.findIndex(({ itemId }) => itemId === id) + 1;
-    const cells = shown.map(({ date, items: ids }) => [
-      say.date(date),
-      ids.length === 0
-        ? say.t("handout.restDay")
-        : ids
-            .map(number)
-            .sort((a, b) => a - b)
-            .join(", "),
-    ]);
+    const cells = shown.map((day) => [say.date(day.date), sayPlannedDay(items, day, say)]);
     const heights = [0, 1].map((row) =>
       Math.max(
         ...cells.map((of) => this.heightOf(of[row] ?? "", row ? "plain" : "bold", size.text, cell - 6)),

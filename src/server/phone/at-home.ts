@@ -9,7 +9,9 @@ import { stageOf } from "~/core/pathway/pathway";
 import { alternatives } from "~/core/progression/alternatives";
 import type { ItemReview } from "~/core/review/review-case";
 import { addDays } from "~/core/schedule/local-day";
+import { beforeTraining } from "~/core/week/before-training";
 import { dayOrder } from "~/core/week/day-order";
+import type { WeekItem } from "~/core/week/week";
 import type { LoadedCase } from "~/server/case/make-case";
 import { namesInPlan } from "~/server/episode/names-in-plan";
 import type { keptWeeks } from "~/server/week/read-week";
@@ -20,10 +22,7 @@ export function itemsAtHome(loaded: LoadedCase, today: string): PhoneItem[] {
   const { file } = loaded;
   const review = loaded.review();
   const names = namesInPlan(file, review.items);
-  const { question } = weekQuestion(loaded, mondayOf(today), {}, new Map());
-  // What is done as a circuit stays together, where its first exercise stands.
-  const inCircuits = review.items.some(({ circuit }) => circuit !== null);
-  const order = (inCircuits ? question.items : dayOrder(question.items)).map(({ id }) => id);
+  const order = orderAtHome(loaded, today).map(({ id }) => id);
   const doneDays = (itemId: string) =>
     loaded
       .days()
@@ -61,6 +60,13 @@ export function itemsAtHome(loaded: LoadedCase, today: string): PhoneItem[] {
   });
 }
 
+/** The exercises in the order of a day; what is done as a circuit stays together, where its first exercise stands. */
+function orderAtHome(loaded: LoadedCase, today: string): WeekItem[] {
+  const { items } = weekQuestion(loaded, mondayOf(today), {}, new Map()).question;
+  const inCircuits = loaded.review().items.some(({ circuit }) => circuit !== null);
+  return inCircuits ? items : dayOrder(items);
+}
+
 /** The leg that works, or begins; where both are hurt, the left one. */
 function firstLeg(prescription: Prescription, involved: InvolvedSide): "left" | "right" {
   const side = workingSide(prescription, involved);
@@ -89,15 +95,21 @@ export function laidDays(
   weeks: Awaited<ReturnType<typeof keptWeeks>>,
   today: string,
 ): PhoneView["days"] {
-  const known = new Set(loaded.review().items.map(({ itemId }) => itemId));
+  const order = orderAtHome(loaded, today);
   return [mondayOf(today), addDays(mondayOf(today), 7)].flatMap((monday) => {
     const week = weeks.get(monday);
     if (!week) return [];
     return Array.from({ length: 7 }, (_, n) => addDays(monday, n))
       .filter((date) => date >= today)
-      .map((date) => ({
-        date,
-        items: week.placed.filter((at) => at.date === date && known.has(at.item)).map(({ item }) => item),
-      }));
+      .map((date) => {
+        const { where = "home", training } = week.days.find((day) => day.date === date) ?? {};
+        const laid = order.filter(({ id }) => week.placed.some((at) => at.date === date && at.item === id));
+        return {
+          date,
+          items: laid.map(({ id }) => id),
+          ...(where === "home" ? {} : { where }),
+          ...(training ? { beforeTraining: beforeTraining(laid).map(({ id }) => id) } : {}),
+        };
+      });
   });
 }

@@ -61,7 +61,7 @@ export function weekView(
 ): WeekView {
   const { head, file } = loaded;
   const known = kept.get(startsOn);
-  const { question, pieces } = weekQuestion(loaded, startsOn, known ?? {}, kept);
+  const { question, pieces, places } = weekQuestion(loaded, startsOn, known ?? {}, kept);
   const items = new Set(question.items.map(({ id }) => id));
   return {
     episodeId: head.id,
@@ -73,6 +73,7 @@ export function weekView(
     startsOn,
     question: { ...question, locks: (question.locks ?? []).filter(({ item }) => items.has(item)) },
     pieces,
+    places,
     // What has left the plan since leaves the week too.
     placed: (known?.placed ?? []).filter(({ item }) => items.has(item)),
     optimal: null,

@@ -1,9 +1,10 @@
-import type { WeekDayBody, WeekPiece } from "~/contract/week";
+import type { WeekDayBody, WeekPiece, WeekView } from "~/contract/week";
 import { effusionsUp } from "~/core/case/effusion";
 import type { Spring } from "~/core/demand/demand";
 import { mostContactsADay, mostContactsAWeek } from "~/core/progression/plan-totals";
 import { stageOf } from "~/core/pathway/pathway";
 import { addDays, localDay } from "~/core/schedule/local-day";
+import { placesOf } from "~/core/week/day-places";
 import { sparedDates } from "~/core/week/spared-dates";
 import { usualDays } from "~/core/week/usual-days";
 import type { Lock, Placed, WeekItem, WeekQuestion } from "~/core/week/week";
@@ -30,6 +31,8 @@ export const mondayOf = (date: string): string => addDays(date, 1 - weekdayOf(da
 export interface PlannedWeek {
   readonly question: WeekQuestion;
   readonly pieces: WeekPiece[];
+  /** What there is to work with at each place. */
+  readonly places: WeekView["places"];
 }
 
 /**
@@ -49,7 +52,7 @@ export function weekQuestion(
   const items = planned.map(({ item }) => item);
   const known = new Set(items.map(({ id }) => id));
   const dates = Array.from({ length: 7 }, (_, n) => addDays(startsOn, n));
-  const kit = circumstances?.kit ?? [...new Set(items.flatMap((item) => item.kit))];
+  const places = placesOf(circumstances?.kit ?? [...new Set(items.flatMap((item) => item.kit))]);
   const last = kept.get(addDays(startsOn, -7));
   const done = doneOn(loaded, dates).filter(({ item }) => known.has(item));
   const spared = sparedDates(loaded.days(), effusionsUp(file), file.zone);
@@ -57,10 +60,11 @@ export function weekQuestion(
   const stage = stageOf(file.pathway, loaded.review().stage);
   return {
     pieces: planned.map(({ piece }) => piece),
+    places,
     question: {
-      days: (days ?? usualWeek(loaded, dates)).map((day) => ({
+      days: (days ?? usualWeek(loaded, dates)).map(({ where = "home", ...day }) => ({
         ...day,
-        places: [{ place: "home", kit }],
+        places: places.filter(({ place }) => place === where),
         ...(spared.includes(day.date) ? { spared: true } : {}),
       })),
       items,

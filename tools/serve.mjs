@@ -50,6 +50,9 @@ function isForUs({ headers: { host: name = "" }, url = "" }) {
 
 /** What the phone's worker may do: read this site, and nothing else. */
 const workerPolicy = "default-src 'none'; connect-src 'self'; script-src 'self'";
+/** The week's planner runs a compiled solver beside the page; nothing else may. */
+const plannerPolicy = `${workerPolicy} 'wasm-unsafe-eval'`;
+const planner = /^\/_astro\/week-planner-[\w-]+\.js$/;
 
 await runPlainly(async () => {
   const { handler } = await import(pathToFileURL(path.join(inRepository("dist"), "server/entry.mjs")).href);
@@ -124,6 +127,7 @@ function serveFiles(folder) {
     setHeaders: (response, pathname) => {
       const named = pathname.startsWith("/_astro/");
       if (pathname === "/my-worker.js") response.setHeader("content-security-policy", workerPolicy);
+      if (planner.test(pathname)) response.setHeader("content-security-policy", plannerPolicy);
       response.setHeader("cache-control", named ? "public, max-age=31536000, immutable" : "no-cache");
     },
   });

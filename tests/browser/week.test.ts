@@ -59,6 +59,34 @@ it("a piece is moved by buttons, judged at once, locked, and the rest planned ar
   expect(at.person.complaints.splice(0)).toEqual([expect.stringContaining("422")]);
 });
 
+it("the rest is planned in the browser, also without a connection; by the server where the browser cannot, and alike", async () => {
+  const { page } = at;
+  await visit(page, path);
+  const asked: string[] = [];
+  page.on("request", (request) => void asked.push(new URL(request.url()).pathname));
+  const byServer = () => asked.filter((where) => where.endsWith("/week-solutions")).length;
+  const plan = async (minutes: string) => {
+    await day("2026-03-19")
+      .getByLabel(/Minutes at hand/)
+      .fill(minutes);
+    await page.getByRole("button", { name: "Plan the rest" }).click();
+    await expect.poll(status, { timeout: 15_000 }).toMatch(/best week/);
+    return page.getByTestId("week-grid").innerText();
+  };
+  const here = await plan("30");
+  expect(byServer()).toBe(0);
+  await page.context().setOffline(true);
+  await plan("0");
+  await page.context().setOffline(false);
+  expect(byServer()).toBe(0);
+  await page.route(/week-planner/, (route) => route.abort());
+  expect(await plan("30")).toBe(here);
+  expect(byServer()).toBe(1);
+  await page.unroute(/week-planner/);
+  // The browser noted the planner that was kept from it.
+  at.person.complaints.splice(0);
+});
+
 it("a piece is dragged to another day, and undone", async () => {
   const { page } = at;
   await visit(page, path);

@@ -1,16 +1,12 @@
 // Integer programs in the solver: plain data in, plain data out. Knows nothing of what they mean.
-import loadHighs from "highs";
-
-const loading = loadHighs();
-
 /**
  * Puts a program into the solver, to be asked again and again with other costs and more rows.
  *
+ * @param {import("highs").Highs} highs
  * @param {import("../../src/core/week/mip").Mip} program
- * @returns {Promise<import("../../src/core/week/mip").MipSession>}
+ * @returns {import("../../src/core/week/mip").MipSession}
  */
-export async function openSession({ columns, rows }) {
-  const highs = await loading;
+export function openSession(highs, { columns, rows }) {
   const bound = (value) => (Number.isFinite(value) ? value : Math.sign(value) * highs.infinity);
   const { continuous, integer } = highs.constants.variableType;
   const entries = rows.flatMap((row) => row.entries);

@@ -7,7 +7,6 @@ import { addDays } from "~/core/schedule/local-day";
 import { beforeTraining } from "~/core/week/before-training";
 import { dayOrder } from "~/core/week/day-order";
 import type { Placed, WeekItem } from "~/core/week/week";
-import { call } from "~/islands/frame/call";
 import { island } from "~/islands/frame/island";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { useWrite } from "~/islands/frame/use-write";
@@ -15,6 +14,7 @@ import { sayWeekWords } from "~/messages/say-week";
 import { sayDate, sayLongDate, sayTime, t } from "~/messages/say";
 import { later } from "~/islands/frame/later";
 import { useKneecap } from "~/islands/lab/use-kneecap";
+import { planRest } from "./plan-rest";
 import SelectedCard from "./SelectedCard";
 import {
   asLastWeek,
@@ -78,16 +78,12 @@ function WeekPage({ week: loaded }: { week: WeekView }) {
   };
   const solve = async () => {
     setSolving(true);
-    const answer = await call(
-      "solveWeek",
-      { id: week.episodeId },
-      { startsOn: week.startsOn, days: [...draft.days], locks: [...draft.locks] },
-    );
+    const answer = await planRest(week, draft);
     setSolving(false);
-    if (!answer.ok) return setProblem(answer.problem);
+    if ("problem" in answer) return setProblem(answer.problem);
     setProblem(null);
-    if ("conflict" in answer.value) return setClash(answer.value.conflict.map(({ words }) => say(words)));
-    change(solvedTo(draft, answer.value, today));
+    if ("conflict" in answer) return setClash(answer.conflict.map(({ words }) => say(words)));
+    change(solvedTo(draft, answer, today));
   };
   const keep = async () => {
     const { days, placed, locks } = draft;

@@ -2,7 +2,7 @@ import type { WeekDayBody, WeekView } from "~/contract/week";
 import { dayPlaces, type DayPlace } from "~/core/week/day-places";
 import { judgeWeek, type JudgeWeekOutput } from "~/core/week/judge-week";
 import { weekdayOf } from "~/core/schedule/weekday";
-import type { Lock, Placed } from "~/core/week/week";
+import type { Lock, Placed, WeekQuestion } from "~/core/week/week";
 
 /** A week as somebody moves it about. */
 export interface WeekDraft {
@@ -97,19 +97,16 @@ export function asLastWeek({ question, today }: WeekView, draft: WeekDraft): Wee
 const placeOf = (places: WeekView["question"]["days"][number]["places"]): DayPlace =>
   dayPlaces.find((place) => places.some((one) => one.place === place)) ?? "home";
 
+/** The question of the week as the draft sets its days. */
+export const questionOf = ({ question, places: known }: WeekView, { days }: WeekDraft): WeekQuestion => ({
+  ...question,
+  days: days.map(({ where = "home", ...day }, n) => {
+    const places = known.filter(({ place }) => place === where);
+    const { spared } = question.days[n] ?? {};
+    return { ...day, places, ...(spared ? { spared } : {}) };
+  }),
+});
+
 /** How the draft stands to the rules. */
-export function judged(
-  { question, places: known }: WeekView,
-  { days, placed, locks }: WeekDraft,
-): JudgeWeekOutput {
-  return judgeWeek({
-    ...question,
-    days: days.map(({ where = "home", ...day }, n) => {
-      const places = known.filter(({ place }) => place === where);
-      const { spared } = question.days[n] ?? {};
-      return { ...day, places, ...(spared ? { spared } : {}) };
-    }),
-    locks: [...locks],
-    placed: [...placed],
-  });
-}
+export const judged = (week: WeekView, draft: WeekDraft): JudgeWeekOutput =>
+  judgeWeek({ ...questionOf(week, draft), locks: [...draft.locks], placed: [...draft.placed] });

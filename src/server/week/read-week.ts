@@ -5,6 +5,7 @@ import { measuredHeight } from "~/core/case/measured-body";
 import { problemIf, type FieldProblem } from "~/core/schema/field-problem";
 import { addDays, localDay } from "~/core/schedule/local-day";
 import { planWeek, type PlanWeekOutput } from "~/core/week/plan-week";
+import { restOfWeek } from "~/core/week/rest-of-week";
 import type { Lock } from "~/core/week/week";
 import { weekProblems } from "~/core/week/week-problems";
 import { loadEpisode, noteRead } from "~/server/case/load-episode";
@@ -18,9 +19,6 @@ import { tools } from "~/server/solve/tools";
 import type { StaffContext } from "~/server/staff-context";
 import { weeksAhead } from "./weeks-ahead";
 import { mondayOf, weekQuestion, type PlannedWeek } from "./week-question";
-
-/** Somebody waits for it: then the best so far is better than a better one. */
-const secondsLimit = 4;
 
 /** Kept weeks of an episode, the latest of each, by their Monday. */
 export async function keptWeeks(db: Queryable, clinicId: string, episodeId: string) {
@@ -108,9 +106,5 @@ export function mondayProblem(startsOn: string, days: readonly { readonly date: 
   ];
 }
 
-/** Days that are over have no minutes left: what was done on them stands, nothing is added, and no lock holds what was missed. */
-function solve({ question }: PlannedWeek, today: string, locks: readonly Lock[]): Promise<PlanWeekOutput> {
-  const days = question.days.map((day) => (day.date < today ? { ...day, minutes: 0 } : day));
-  const ahead = locks.filter(({ date }) => date >= today);
-  return planWeek({ ...question, days, locks: ahead, secondsLimit }, tools.solver, tools.now);
-}
+const solve = ({ question }: PlannedWeek, today: string, locks: readonly Lock[]): Promise<PlanWeekOutput> =>
+  planWeek(restOfWeek(question, locks, today), tools.solver, tools.now);

@@ -3,7 +3,7 @@ export const handout = {
   "handout.title": "Handout",
   "handout.show": "Handout",
   "handout.print": "Print",
-  "handout.language": "Language of the PDF",
+  "handout.language": "Language",
   "handout.language.en": "English",
   "handout.language.de": "Deutsch",
   "handout.paper": "Paper",

@@ -4,6 +4,7 @@ import type { CatalogueWords } from "~/catalogue/languages/language";
 import { deHandout, type HandoutKey } from "./de-handout";
 import type { Language } from "~/contract/languages";
 import { t, type Values } from "./say";
+import { localeOf, sayTimeIn } from "./time-in";
 
 /** Who says the sheet: texts by their keys, what the catalogue says, numbers and dates as they are written there. */
 export interface Speaker {
@@ -17,9 +18,9 @@ export interface Speaker {
   readonly time: (instant: string, zone: string) => string;
 }
 
-const tongues: Record<Language, { locale: string; say: Speaker["t"]; words: CatalogueWords }> = {
-  en: { locale: "en-GB", say: t, words: {} },
-  de: { locale: "de-DE", say: said("de", deHandout), words: catalogueDe },
+const tongues: Record<Language, { say: Speaker["t"]; words: CatalogueWords }> = {
+  en: { say: t, words: {} },
+  de: { say: said("de", deHandout), words: catalogueDe },
 };
 
 /**
@@ -28,7 +29,8 @@ const tongues: Record<Language, { locale: string; say: Speaker["t"]; words: Cata
  * @example speaker("de").t("handout.sets", { sets: 3, work: "12-mal" }) // "3 Sätze: 12-mal"
  */
 export function speaker(language: Language): Speaker {
-  const { locale, say, words } = tongues[language];
+  const { say, words } = tongues[language];
+  const locale = localeOf[language];
   const day = (options: Intl.DateTimeFormatOptions) => {
     const format = new Intl.DateTimeFormat(locale, { timeZone: "UTC", ...options });
     return (date: string) => format.format(new Date(`${date}T12:00:00Z`));
@@ -40,10 +42,7 @@ export function speaker(language: Language): Speaker {
     number: (value) => new Intl.NumberFormat(locale, { maximumFractionDigits: 2 }).format(value),
     date: day({ weekday: "short", day: "numeric", month: "short" }),
     longDate: day({ day: "numeric", month: "long", year: "numeric" }),
-    time: (instant, timeZone) =>
-      new Intl.DateTimeFormat(locale, { dateStyle: "medium", timeStyle: "short", timeZone }).format(
-        new Date(instant),
-      ),
+    time: (instant, zone) => sayTimeIn(language, instant, zone),
   };
 }
 

@@ -4,7 +4,7 @@ import { extractText } from "unpdf";
 import { expect, it } from "vitest";
 import { atBrowser } from "~tests/harness/at-browser";
 import { violationsOf, wcag } from "~tests/harness/axe";
-import { openStair, phone, tablet, visit } from "~tests/harness/browser";
+import { awake, openStair, phone, tablet, visit } from "~tests/harness/browser";
 
 const at = atBrowser();
 
@@ -44,8 +44,16 @@ it("a sheet to take home: every exercise with its dose, the rule of pain, whom t
   });
   expect(opened.status()).toBe(200);
 
-  // The same as a file, in another language, with the code on it.
-  await page.getByLabel("Language of the PDF").selectOption("de");
+  // The same in another language, on the page and as a file, each with a code on it.
+  await page.getByLabel("Language").selectOption("de");
+  await sheet.getByText("Übungen für").waitFor();
+  expect(await sheet.innerText()).toMatch(/5 Sätze: 15 Sekunden halten/);
+  await awake(page);
+  await page.getByRole("button", { name: "Add a code for the phone" }).click();
+  const beside = await page.getByTestId("handout-code").innerText();
+  expect(beside).toMatch(
+    /Auf Ihrem Telefon\s+Scannen Sie dies, oder öffnen Sie \S+my und geben Sie \S+ und Ihr/,
+  );
   const file = page.waitForEvent("download");
   await page.getByRole("button", { name: "Save as PDF" }).click();
   const saved = await file;

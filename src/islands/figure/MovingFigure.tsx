@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from "react";
 import type { Dose } from "~/core/dose/dose";
 import { t } from "~/messages/say";
 import FigureDrawing from "./FigureDrawing";
+import { framesOf } from "./frames-of";
 import { moveFigure } from "./move-figure";
 import { useCalm } from "./use-calm";
 import { useFigure, type Shown } from "./use-figure";
@@ -38,9 +39,7 @@ export default function MovingFigure({ dose, label, moves = true, className = ""
       </p>
     );
   }
-  const { keys } = state.figure;
-  const frames =
-    keys.length < 2 ? [0] : keys.length === 2 ? [0, 1] : stillFrames(keys.length, state.figure.timing.kind);
+  const frames = framesOf(state.figure);
   const side = t(state.look.left ? "figure.leftSide" : "figure.rightSide");
   return (
     <figure className={`relative flex flex-col ${className}`} data-testid="figure">
@@ -75,10 +74,4 @@ export default function MovingFigure({ dose, label, moves = true, className = ""
       )}
     </figure>
   );
-}
-
-/** The keys that tell a movement of many: beginning, middle, end. */
-function stillFrames(count: number, kind: string): number[] {
-  if (kind !== "sequence") return [0, count - 1];
-  return [0, 1, 2].filter((key) => key < count);
 }

@@ -1,5 +1,5 @@
 import { FileDown, Printer, QrCode } from "lucide-react";
-import { useState } from "react";
+import { useState, type ReactNode } from "react";
 import type { HandoutView, SheetBody } from "~/contract/handout";
 import { languages, type Language } from "~/contract/languages";
 import type { PhoneLink } from "~/contract/phones";
@@ -9,19 +9,26 @@ import FilterSelect from "~/islands/frame/FilterSelect";
 import { island } from "~/islands/frame/island";
 import { saveFile } from "~/islands/frame/save-file";
 import ProblemNote from "~/islands/frame/ProblemNote";
-import { sayDate, sayLongDate, sayTime, t } from "~/messages/say";
-import HandoutItem from "./HandoutItem";
-import HandoutWeek from "./HandoutWeek";
-import "./handout.css";
+import { sayTimeIn } from "~/messages/time-in";
+import { t } from "~/messages/say";
+import SheetCode, { type CodeWords } from "./SheetCode";
+
+interface Props {
+  handout: Pick<HandoutView, "episodeId" | "zone" | "mayMakeCode">;
+  /** What the sheet is written in. */
+  language: Language;
+  words: Omit<CodeWords, "until">;
+  /** The sheet itself, as the server wrote it. */
+  children?: ReactNode;
+}
 
 /** The sheet that a patient takes home, as it is printed: in usual or large letters, in colour or without. */
-function HandoutPage({ handout }: { handout: HandoutView }) {
-  const { episodeId: id, person, calls, items, days, limits, school, zone } = handout;
+function HandoutPage({ handout, language, words, children }: Props) {
+  const { episodeId: id, zone } = handout;
   const [large, setLarge] = useState(false);
   const [mono, setMono] = useState(false);
   const [code, setCode] = useState<PhoneLink | null>(null);
   const [problem, setProblem] = useState<Problem | null>(null);
-  const [language, setLanguage] = useState<Language>("en");
   const [paper, setPaper] = useState<SheetBody["paper"]>("a4");
   const [busy, setBusy] = useState(false);
   const savePdf = async () => {
@@ -75,7 +82,7 @@ function HandoutPage({ handout }: { handout: HandoutView }) {
             <FilterSelect
               name={t("handout.language")}
               value={language}
-              onValue={(value) => setLanguage(value as Language)}
+              onValue={(value) => location.assign(`?language=${value}`)}
               options={languages.map((one) => [one, t(`handout.language.${one}`)])}
             />
           </div>
@@ -98,68 +105,10 @@ function HandoutPage({ handout }: { handout: HandoutView }) {
         className={`handout ${large ? "handout-large" : ""} ${mono ? "handout-mono" : ""}`}
         data-testid="handout"
       >
-        <header className="flex flex-wrap items-baseline justify-between gap-2">
-          <h2>{t("handout.heading", { name: `${person.givenName} ${person.familyName}` })}</h2>
-          <p>{t("handout.date", { clinic: handout.clinicName, date: sayLongDate(handout.today) })}</p>
-        </header>
-        <ul className="handout-items">
-          {items.map((item, n) => (
-            <HandoutItem key={item.itemId} item={item} number={n + 1} handout={handout} />
-          ))}
-        </ul>
-        <HandoutWeek items={items} days={days} />
-        <div className="handout-boxes">
-          <section>
-            <h3>{t("handout.pain")}</h3>
-            <p>{t(`phone.rule.${school}`)}</p>
-            {limits.length > 0 && (
-              <>
-                <h3>{t("handout.limits")}</h3>
-                <ul className="list-disc pl-5">
-                  {limits.map(({ says, until }) => (
-                    <li key={says}>
-                      {says}
-                      {until ? `, ${t("handout.until", { date: sayDate(until) })}` : ""}
-                    </li>
-                  ))}
-                </ul>
-              </>
-            )}
-            {code && (
-              <div className="handout-code" data-testid="handout-code">
-                <h3>{t("handout.phone")}</h3>
-                <img src={`data:image/svg+xml,${encodeURIComponent(code.picture)}`} alt="" />
-                <p>
-                  {t("handout.phoneSays", {
-                    address: code.address,
-                    code: code.code,
-                    until: sayTime(code.expiresAt, zone),
-                  })}
-                </p>
-              </div>
-            )}
-          </section>
-          <section className="handout-stop">
-            <h3>{t("handout.stop")}</h3>
-            <p>{t("handout.stopWhen")}</p>
-            <ul className="list-disc pl-5">
-              {t("handout.stopSigns")
-                .split("\n")
-                .map((sign) => (
-                  <li key={sign}>{sign}</li>
-                ))}
-            </ul>
-            <dl>
-              {(["emergency", "same-day", "review"] as const).map((urgency) => (
-                <div key={urgency}>
-                  <dt>{t(`handout.${urgency}`)}</dt>
-                  <dd>{calls[urgency]}</dd>
-                </div>
-              ))}
-            </dl>
-          </section>
-        </div>
-        <footer>{t("handout.foot")}</footer>
+        {children}
+        {code && (
+          <SheetCode code={code} words={{ ...words, until: sayTimeIn(language, code.expiresAt, zone) }} />
+        )}
       </article>
     </div>
   );

@@ -5,7 +5,7 @@ import { sayPlannedDay } from "~/messages/say-planned-day";
 import { speaker, type Speaker } from "~/messages/speaker";
 import { codeSquares } from "./code-squares";
 import { drawFigurePdf } from "./draw-figure-pdf";
-import { sheetNames } from "./sheet-names";
+import { sheetNames } from "~/messages/sheet-names";
 import { black, margin, SheetPage, type Line } from "./sheet-page";
 
 /** What opens the plan on a phone: what the camera reads, where the code is typed, until when. */

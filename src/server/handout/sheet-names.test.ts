@@ -1,6 +1,6 @@
 import { expect, it } from "vitest";
 import { speaker } from "~/messages/speaker";
-import { sheetNames } from "./sheet-names";
+import { sheetNames } from "~/messages/sheet-names";
 
 const items = ["Heel slide", "Bridge: both feet", "Clam", "Bridge: one foot", "Our own thing"].map(
   (name) => ({ name }),

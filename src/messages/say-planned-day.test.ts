@@ -13,8 +13,8 @@ it("a day of the sheet is the numbers of its exercises in their order, or rest",
 
 it("a training parts the day, and another place than home is said, in both languages", () => {
   const day = { date, items: ["a", "b", "c"], beforeTraining: ["a"], where: "away" as const };
-  expect(sayPlannedDay(items, day, { t })).toBe("1 → training → 2, 3 (away from home)");
-  expect(sayPlannedDay(items, day, speaker("de"))).toBe("1 → Training → 2, 3 (unterwegs)");
-  expect(sayPlannedDay(items, { date, items: ["b"], beforeTraining: [] }, { t })).toBe("training → 2");
+  expect(sayPlannedDay(items, day, { t })).toBe("1 – training – 2, 3 (away from home)");
+  expect(sayPlannedDay(items, day, speaker("de"))).toBe("1 – Training – 2, 3 (unterwegs)");
+  expect(sayPlannedDay(items, { date, items: ["b"], beforeTraining: [] }, { t })).toBe("training – 2");
   expect(sayPlannedDay(items, { date, items: [], beforeTraining: [] }, { t })).toBe("training");
 });

@@ -17,7 +17,7 @@ export function sayPlannedDay(
   const before = numbers(beforeTraining ?? []);
   const after = numbers(ids.filter((id) => !beforeTraining?.includes(id)));
   const work = beforeTraining
-    ? [before, say.t("handout.training"), after].filter((part) => part !== "").join(" → ")
+    ? [before, say.t("handout.training"), after].filter((part) => part !== "").join(" – ")
     : after || say.t("handout.restDay");
   return where ? `${work} (${say.t(`handout.where.${where}`)})` : work;
 }

@@ -138,6 +138,14 @@ describe("the sheet as a PDF", () => {
     }
   });
 
+  it("parts a day with a training, and says where a day is done", async () => {
+    const view = someHandout(3);
+    const ids = view.items.map(({ itemId }) => itemId);
+    const day = { date: "2026-03-10", items: ids, beforeTraining: ids.slice(0, 1), where: "clinic" as const };
+    const text = await read({ ...view, days: [day] }, { language: "de" });
+    expect(text).toContain("1 – Training – 2, 3 (in der Praxis)");
+  });
+
   it("stands long words, many limits, no week and nothing prescribed", async () => {
     const long = "x".repeat(150);
     const limits = Array.from({ length: 30 }, (_, n) => ({

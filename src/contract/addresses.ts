@@ -75,6 +75,10 @@ export const addresses = {
 
   readMeasures: "GET /api/episodes/{id}/measures",
   recordVisit: "POST /api/episodes/{id}/measures",
+  importVisits: "POST /api/episodes/{id}/imports",
+  exportResults: "GET /api/episodes/{id}/results-table",
+  exportDictionary: "GET /api/episodes/{id}/results-dictionary",
+  readTraces: "GET /api/episodes/{id}/traces",
   readTrend: "GET /api/episodes/{id}/trend",
 
   readWeek: "GET /api/episodes/{id}/week",

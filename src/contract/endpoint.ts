@@ -8,6 +8,8 @@ export interface BodyLimit {
   readonly depth: number;
 }
 export const usualLimit: BodyLimit = { bytes: 262_144, depth: 24 };
+/** A visit with the traces of its trials: sixty of them and more. */
+export const tracesLimit: BodyLimit = { bytes: 3_145_728, depth: 24 };
 /** A form of a few fields. */
 export const smallLimit: BodyLimit = { bytes: 16_384, depth: 8 };
 /** A file of exercises or of a case. */

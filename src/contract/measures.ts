@@ -1,5 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { MeasureNext } from "~/core/gate/gate";
+import { KeptTrace } from "~/core/device/pack-trace";
 import { EarlyPercent } from "~/core/measure/early-reference";
 import { Measure } from "~/core/measure/measure";
 import { takenWith } from "~/core/measure/taken-result";
@@ -7,19 +8,30 @@ import { MeasureStatus } from "~/core/measure/measure-status";
 import { InvolvedSide } from "~/core/measure/side-value";
 import { Source } from "~/core/schema/source";
 import { oneOf } from "~/core/schema/one-of";
-import { endpoint } from "./endpoint";
+import { endpoint, tracesLimit, usualLimit } from "./endpoint";
 import { closed, date, orNull, PersonName, uuid, written } from "./fields";
 import { recordingRoles } from "./roles";
+
+/** What a device told while one trial was taken. */
+const TraceBody = Type.Object(
+  { id: uuid, trial: Type.Integer({ minimum: 0, maximum: 4 }), ...KeptTrace.properties },
+  closed,
+);
 
 /** Results of one visit. Values are in the store's unit; a value outside the usual must say that it is meant. */
 export const VisitBody = Type.Object(
   {
     id: uuid,
     takenOn: date,
-    results: Type.Array(takenWith({ id: uuid, supersedes: Type.Optional(uuid) }), {
-      minItems: 1,
-      maxItems: 120,
-    }),
+    results: Type.Array(
+      takenWith({
+        id: uuid,
+        supersedes: Type.Optional(uuid),
+        /** What a device told, of the trials that one took. */
+        traces: Type.Optional(Type.Array(TraceBody, { maxItems: 5 })),
+      }),
+      { minItems: 1, maxItems: 120 },
+    ),
   },
   closed,
 );
@@ -62,6 +74,28 @@ export const TrendPoint = Type.Object(
 );
 export type TrendPoint = Static<typeof TrendPoint>;
 
+/** What devices told while a measure was taken. */
+export const TracesView = Type.Object(
+  {
+    episodeId: uuid,
+    traces: Type.Array(
+      Type.Object(
+        {
+          id: uuid,
+          takenOn: date,
+          side: oneOf(["left", "right", "none"]),
+          trial: Type.Integer(),
+          value: orNull(Type.Number()),
+          ...KeptTrace.properties,
+        },
+        closed,
+      ),
+    ),
+  },
+  closed,
+);
+export type TracesView = Static<typeof TracesView>;
+
 /** One measure over time, with everything that belongs beside it. */
 export const TrendView = Type.Object(
   {
@@ -103,8 +137,52 @@ export const recordVisit = endpoint({
   says: "Record the results of a visit",
   roles: recordingRoles,
   body: VisitBody,
+  limit: tracesLimit,
   answer: VisitWritten,
   status: 201,
+});
+
+/** Results of several days out of one table: all of them or none. */
+export const ImportBody = Type.Object(
+  { visits: Type.Array(VisitBody, { minItems: 1, maxItems: 200 }) },
+  closed,
+);
+export type ImportBody = Static<typeof ImportBody>;
+
+export const importVisits = endpoint({
+  name: "importVisits",
+  says: "Record the results of several days out of one table, all of them or none",
+  roles: recordingRoles,
+  body: ImportBody,
+  limit: usualLimit,
+  answer: VisitWritten,
+  status: 201,
+});
+
+export const exportResults = endpoint({
+  name: "exportResults",
+  says: "Every result that stands, trial by trial, as a table",
+  roles: "signed-in",
+  answer: Type.String(),
+  media: "text/csv",
+  file: "results.csv",
+});
+
+export const exportDictionary = endpoint({
+  name: "exportDictionary",
+  says: "What the columns and measures of the table of results mean",
+  roles: "signed-in",
+  answer: Type.String(),
+  media: "text/csv",
+  file: "results-dictionary.csv",
+});
+
+export const readTraces = endpoint({
+  name: "readTraces",
+  says: "What devices told while a measure was taken, the latest first",
+  roles: "signed-in",
+  query: Type.Object({ measure: Type.String({ maxLength: 60 }) }, closed),
+  answer: TracesView,
 });
 
 export const readTrend = endpoint({

@@ -122,6 +122,8 @@ export const PersonFile = Type.Object(
           diagnosis: Type.String(),
           /** What was answered at intake, each time it was signed. */
           intakes: Type.Array(Type.Unknown()),
+          /** What devices told while results were taken. */
+          traces: Type.Array(Type.Unknown()),
           week: Type.Unknown(),
           case: CaseFile,
           record: Type.Array(RecordEntry),

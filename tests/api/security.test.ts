@@ -70,6 +70,15 @@ describe("another clinic's ids answer 404, at every endpoint that takes one", ()
       takenOn: "2026-03-10",
       results: [{ id: uuid(), measure: "pain-now", side: "none", trials: [1] }],
     }),
+    imports: () => ({
+      visits: [
+        {
+          id: uuid(),
+          takenOn: "2026-03-10",
+          results: [{ id: uuid(), measure: "pain-now", side: "none", trials: [1] }],
+        },
+      ],
+    }),
     circumstances: () => ({
       id: uuid(),
       reason: "because",
@@ -109,7 +118,11 @@ describe("another clinic's ids answer 404, at every endpoint that takes one", ()
     "small-doses": () => ({ id: uuid(), step: "begin", lookOn: "2026-03-30" }),
   };
   /** What an endpoint cannot be asked without. */
-  const queries: Record<string, string> = { schools: `?item=${uuid()}`, trend: "?measure=pain-now" };
+  const queries: Record<string, string> = {
+    schools: `?item=${uuid()}`,
+    trend: "?measure=pain-now",
+    traces: "?measure=pain-now",
+  };
   const withId = operations.filter((operation) => operation.path.includes("{id}"));
 
   it.each(withId.map((o) => [o.method, o.path] as const))("%s %s", async (method, route) => {

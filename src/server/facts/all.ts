@@ -29,6 +29,7 @@ import { signalClearances } from "./signal-clearances";
 import { signals } from "./signals";
 import { smallDoses } from "./small-doses";
 import { stageMoves } from "./stage-moves";
+import { traces } from "./traces";
 import { turns } from "./turns";
 import { visits } from "./visits";
 import { voidings } from "./voidings";
@@ -50,6 +51,7 @@ export const facts = {
   reports,
   visits,
   results,
+  traces,
   lifts,
   smallDoses,
   decisions,

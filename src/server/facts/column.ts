@@ -36,6 +36,14 @@ export const json = <T>(name: string): Needed<T> =>
     (value) => JSON.stringify(value),
   );
 
+/** Bytes, in base64 outside the database. */
+export const bytes = (name: string): Needed<string> =>
+  column(
+    name,
+    (raw) => (raw as Buffer).toString("base64"),
+    (value) => Buffer.from(value, "base64"),
+  );
+
 /** A field that a fact may lack. */
 export const optional = <T>(inner: Needed<T>): Column<T, "optional"> => ({ ...inner, presence: "optional" });
 

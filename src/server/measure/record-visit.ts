@@ -1,5 +1,6 @@
-import type { VisitBody, VisitWritten } from "~/contract/measures";
-import { problemIf, type FieldProblem } from "~/core/schema/field-problem";
+import type { ImportBody, VisitBody, VisitWritten } from "~/contract/measures";
+import { unpackTrace } from "~/core/device/pack-trace";
+import { problemIf, within, type FieldProblem } from "~/core/schema/field-problem";
 import type { Measure } from "~/core/measure/measure";
 import { takenOnProblems, takenProblems } from "~/core/measure/taken-problems";
 import { resultOf } from "~/core/measure/taken-result";
@@ -9,48 +10,92 @@ import { attachDefinitions, storeDefinition } from "~/server/case/definition-rep
 import { writeInto, type Fact, type WriteScope } from "~/server/write/write-into";
 import { results as resultFacts } from "~/server/facts/results";
 import { appendFact, appendFacts } from "~/server/facts/sql";
+import { traces as traceFacts } from "~/server/facts/traces";
 import { visits } from "~/server/facts/visits";
 import { refused } from "~/server/http/problem";
 import { measuresFor, measuresView } from "./read-measures";
 
 /** Records the results of a visit; the measures used are tied to the episode in their present version. */
-export async function recordVisit(
+export const recordVisit = (staff: StaffContext, episodeId: string, body: VisitBody): Promise<VisitWritten> =>
+  recordVisits(staff, episodeId, { of: "visits", body, action: "record-measures" }, [["", body]]);
+
+/** Records the results of several days out of one table: all of them or none. It is known by the id of its first day. */
+export function importVisits(
   staff: StaffContext,
   episodeId: string,
-  body: VisitBody,
+  { visits: days }: ImportBody,
 ): Promise<VisitWritten> {
-  const fact: Fact = { of: "visits", body, action: "record-measures" };
+  const body = { id: days[0]?.id ?? "", days };
+  const placed = days.map((day, n) => [`/visits/${n}`, day] as const);
+  return recordVisits(staff, episodeId, { of: "visits", body, action: "import-measures" }, placed);
+}
+
+/** @param days what is recorded of each day, behind where it stands in what was sent */
+async function recordVisits(
+  staff: StaffContext,
+  episodeId: string,
+  fact: Fact,
+  days: readonly (readonly [path: string, visit: VisitBody])[],
+): Promise<VisitWritten> {
   const append = async (scope: WriteScope) => {
-    const { db, writing, loaded } = scope;
-    const measures = new Map(measuresFor(loaded.file.measures).map((measure) => [measure.code, measure]));
+    const measures = new Map(
+      measuresFor(scope.loaded.file.measures).map((measure) => [measure.code, measure]),
+    );
     const problems = [
-      ...takenOnProblems(body, daysOf(scope), "/takenOn"),
-      ...takenProblems(body.results, measures, "/results"),
-      ...correctionProblems(body, scope),
+      ...sameDayProblems(days),
+      ...days.flatMap(([path, visit]) => within(path, visitProblems(visit, scope, measures))),
     ];
     if (problems.length > 0) throw refused(problems);
-    await attachMeasures(scope, body, measures);
-    const { id: visitId, takenOn } = body;
-    await appendFact(db, writing, visits, { id: visitId, takenOn, recordedAt: writing.at });
-    const taken = body.results.flatMap(({ id, supersedes, ...result }) => {
-      const measure = measures.get(result.measure);
-      if (!measure) return [];
-      const corrects = supersedes === undefined ? {} : { supersedes };
-      return [{ ...resultOf(result, measure, id, takenOn), ...corrects, visitId, recordedAt: writing.at }];
-    });
-    await appendFacts(db, writing, resultFacts, taken);
+    const all = days.flatMap(([, { results }]) => results);
+    await attachMeasures(scope, all, measures);
+    for (const [, visit] of days) await appendVisit(scope, visit, measures);
   };
   const { repeated, seen } = await writeInto(staff, episodeId, fact, append, (loaded) =>
     measuresView(staff, loaded),
   );
-  return { id: body.id, repeated, measures: seen };
+  return { id: fact.body.id, repeated, measures: seen };
+}
+
+type Measures = ReadonlyMap<string, Measure>;
+
+const visitProblems = (visit: VisitBody, scope: WriteScope, measures: Measures): FieldProblem[] => [
+  ...takenOnProblems(visit, daysOf(scope), "/takenOn"),
+  ...takenProblems(visit.results, measures, "/results"),
+  ...correctionProblems(visit, scope),
+  ...traceProblems(visit),
+];
+
+/** A table has each of its days once. */
+const sameDayProblems = (days: readonly (readonly [path: string, visit: VisitBody])[]): FieldProblem[] =>
+  days.flatMap(([path, { takenOn }], n) =>
+    problemIf(
+      days.findIndex(([, other]) => other.takenOn === takenOn) < n,
+      `${path}/takenOn`,
+      "stands twice",
+    ),
+  );
+
+async function appendVisit({ db, writing }: WriteScope, visit: VisitBody, measures: Measures): Promise<void> {
+  const { id: visitId, takenOn } = visit;
+  await appendFact(db, writing, visits, { id: visitId, takenOn, recordedAt: writing.at });
+  const taken = visit.results.flatMap(({ id, supersedes, traces: _traces, ...result }) => {
+    const measure = measures.get(result.measure);
+    if (!measure) return [];
+    const corrects = supersedes === undefined ? {} : { supersedes };
+    return [{ ...resultOf(result, measure, id, takenOn), ...corrects, visitId, recordedAt: writing.at }];
+  });
+  await appendFacts(db, writing, resultFacts, taken);
+  const told = visit.results.flatMap(({ id, traces = [] }) =>
+    traces.map((trace) => ({ ...trace, resultId: id, recordedAt: writing.at })),
+  );
+  await appendFacts(db, writing, traceFacts, told);
 }
 
 /** Ties measures that the episode has not used before to it, in their present version. */
 async function attachMeasures(
   { db, writing, loaded }: WriteScope,
-  { results }: VisitBody,
-  measures: ReadonlyMap<string, Measure>,
+  results: VisitBody["results"],
+  measures: Measures,
 ): Promise<void> {
   const attached = new Set(loaded.file.measures.map((measure) => measure.code));
   const hashes: string[] = [];
@@ -68,6 +113,20 @@ const daysOf = ({ writing, loaded: { file, head } }: WriteScope) => ({
   bornOn: head.person.bornOn,
   onsetOn: file.episode.onsetOn,
 });
+
+/** A trace of a trial that is not there, of one that has one already, or that is none. */
+const traceProblems = ({ results }: VisitBody): FieldProblem[] =>
+  results.flatMap(({ trials, traces = [] }, i) =>
+    traces.flatMap((trace, n) => {
+      const path = `/results/${i}/traces/${n}`;
+      const isTwice = traces.findIndex(({ trial }) => trial === trace.trial) < n;
+      return [
+        ...problemIf(trace.trial >= trials.length, `${path}/trial`, "is no trial of this result"),
+        ...problemIf(isTwice, `${path}/trial`, "has a trace already"),
+        ...problemIf(unpackTrace(trace) === null, `${path}/data`, "is no trace"),
+      ];
+    }),
+  );
 
 /** A correction of a result that is not there, or of another measure. */
 function correctionProblems({ results }: VisitBody, { loaded: { file } }: WriteScope): FieldProblem[] {

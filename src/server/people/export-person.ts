@@ -6,6 +6,7 @@ import { now } from "~/server/clock";
 import { pool } from "~/server/db/connection";
 import { recordView } from "~/server/episode/read-record";
 import { intakes as intakeFacts } from "~/server/facts/intakes";
+import { traces as traceFacts } from "~/server/facts/traces";
 import { readFacts } from "~/server/facts/sql";
 import type { StaffContext } from "~/server/staff-context";
 import { readPerson } from "./person-view";
@@ -17,6 +18,7 @@ export async function exportPerson(staff: StaffContext, id: string): Promise<Per
   const { identity, changes } = await readPerson(staff, id);
   const ids = await episodesOfPerson(pool(), staff.clinicId, id);
   const intakes = await readFacts(pool(), intakeFacts, staff.clinicId, ids);
+  const traces = await readFacts(pool(), traceFacts, staff.clinicId, ids);
   const episodes: PersonFile["episodes"] = [];
   const log: AuditLine[] = [];
   for (const episodeId of ids) {
@@ -24,6 +26,7 @@ export async function exportPerson(staff: StaffContext, id: string): Promise<Per
     episodes.push({
       diagnosis: loaded.head.diagnosis,
       intakes: (intakes.get(episodeId) ?? []).map(({ at, by, intake }) => ({ at, by, intake })),
+      traces: (traces.get(episodeId) ?? []).map(({ by: _by, ...trace }) => trace),
       week: loaded.circumstances,
       case: loaded.file,
       record: (await recordView(staff, loaded)).entries,

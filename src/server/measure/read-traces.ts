@@ -1,0 +1,33 @@
+import type { TracesView } from "~/contract/measures";
+import { standingResults } from "~/core/measure/measure";
+import { loadEpisode, noteRead } from "~/server/case/load-episode";
+import { pool } from "~/server/db/connection";
+import { readFacts } from "~/server/facts/sql";
+import { traces as traceFacts } from "~/server/facts/traces";
+import type { StaffContext } from "~/server/staff-context";
+
+/** As many are drawn; older ones are in the person's file. */
+const shownAtMost = 36;
+
+/** What devices told while a measure was taken, of results that stand, the latest first. */
+export async function readTraces(
+  staff: StaffContext,
+  episodeId: string,
+  measure: string,
+): Promise<TracesView> {
+  const { file } = await loadEpisode(staff, episodeId);
+  await noteRead(staff, episodeId, "read-traces");
+  const results = new Map(
+    standingResults(file.results)
+      .filter((result) => result.measure === measure)
+      .map((result) => [result.id, result]),
+  );
+  const all = (await readFacts(pool(), traceFacts, staff.clinicId, [episodeId])).get(episodeId) ?? [];
+  const told = all.flatMap(({ resultId, by: _by, recordedAt: _at, ...trace }) => {
+    const result = results.get(resultId);
+    if (!result) return [];
+    const { takenOn, side, trials } = result;
+    return [{ ...trace, takenOn, side, value: trials?.[trace.trial] ?? null }];
+  });
+  return { episodeId, traces: told.reverse().slice(0, shownAtMost) };
+}

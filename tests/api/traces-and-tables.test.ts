@@ -1,0 +1,127 @@
+import Papa from "papaparse";
+import { beforeAll, describe, expect, it } from "vitest";
+import { v7 as uuid } from "uuid";
+import { packTrace, unpackTrace } from "~/core/device/pack-trace";
+import { standInTrial } from "~/core/device/stand-in";
+import { at, atClinic, begin } from "~tests/harness/at-clinic";
+import { signedIn, type Reply } from "~tests/harness/client";
+
+/** What devices told, kept with its result; tables of results, in and out. */
+const clinic = atClinic();
+const today = "2026-03-10";
+const samples = standInTrial({ kind: "dynamometer", event: "clean", peak: 320, seed: 1 });
+const about = { device: "Stand-in dynamometer", unit: "N", sampleHz: 1000 } as const;
+let id = "";
+
+const trace = (trial: number, over: object = {}) => ({
+  id: uuid(),
+  trial,
+  ...packTrace(samples, about),
+  ...over,
+});
+const force = (trials: number[], more: object = {}) => ({
+  id: uuid(),
+  measure: "knee-extension-force",
+  side: "left",
+  trials,
+  ...more,
+});
+const visit = (results: object[], takenOn = today) => ({ id: uuid(), takenOn, results });
+const paths = ({ body }: Reply) => (body.problems ?? []).map(({ path }: { path: string }) => path);
+const traces = async () =>
+  (await clinic.client.get(at(id, "traces?measure=knee-extension-force"))).body.traces;
+
+beforeAll(async () => {
+  id = await begin(clinic, ["kneecap-pain", "capacity", "clam-60"], { onsetOn: "2026-01-10" });
+});
+
+describe("traces", () => {
+  it("are kept with the trial they belong to, and come back as they were told", async () => {
+    const body = visit([force([318, 320], { traces: [trace(0), trace(1)] })]);
+    const reply = await clinic.client.post(at(id, "measures"), body);
+    expect(reply.body.problems ?? []).toEqual([]);
+    expect((await clinic.client.post(at(id, "measures"), body)).body.repeated).toBe(true);
+    const told = await traces();
+    expect(
+      told.map((one: { trial: number; value: number; side: string }) => [one.trial, one.value, one.side]),
+    ).toEqual([
+      [1, 320, "left"],
+      [0, 318, "left"],
+    ]);
+    const back = unpackTrace(told[0]) ?? [];
+    expect(back.length).toBe(samples.length);
+    expect(Math.max(...back.map((sample, n) => Math.abs(sample - (samples[n] ?? NaN))))).toBeLessThan(0.05);
+    const lead = await signedIn(clinic.servers.urls[0] as string, "lead");
+    const person = (await lead.get(at(id, "person-file"))).body;
+    expect(person.episodes[0].traces).toHaveLength(2);
+  });
+
+  it("of no trial, twice of one, or that are none are refused, and nothing of the visit is kept", async () => {
+    const before = (await traces()).length;
+    const bad = visit([force([300], { traces: [trace(1), trace(0, { data: "AAAA" }), trace(0)] })]);
+    const reply = await clinic.client.post(at(id, "measures"), bad);
+    expect(reply.status).toBe(422);
+    expect(paths(reply)).toEqual([
+      "/results/0/traces/0/trial",
+      "/results/0/traces/1/data",
+      "/results/0/traces/2/trial",
+    ]);
+    expect(await traces()).toHaveLength(before);
+  });
+
+  it("of a result that was withdrawn are drawn no more", async () => {
+    const body = visit([force([300], { side: "right", traces: [trace(0)] })]);
+    await clinic.client.post(at(id, "measures"), body);
+    const targetId = (body.results[0] as { id: string }).id;
+    const voided = { id: uuid(), kind: "result", targetId, reason: "Somebody else's" };
+    expect((await clinic.client.post(at(id, "voidings"), voided)).body.problems ?? []).toEqual([]);
+    expect((await traces()).filter((one: { side: string }) => one.side === "right")).toEqual([]);
+  });
+});
+
+describe("a table of results", () => {
+  const days = (over: (n: number) => object = () => ({})) =>
+    [1, 2, 3].map((n) => ({ ...visit([force([300 + n], { side: "right" })], `2026-02-0${n}`), ...over(n) }));
+
+  it("is recorded whole, once, and stands in the table that comes out", async () => {
+    const body = { visits: days() };
+    const reply = await clinic.client.post(at(id, "imports"), body);
+    expect(reply.body.problems ?? []).toEqual([]);
+    expect(reply.status).toBe(201);
+    expect((await clinic.client.post(at(id, "imports"), body)).body.repeated).toBe(true);
+    const told = await clinic.client.get(at(id, "results-table"));
+    const { data } = Papa.parse<Record<string, string>>(String(told.body), { header: true });
+    const ours = data.filter(({ taken_on: on = "" }) => on < "2026-02-10");
+    expect(
+      ours.map((line) => [line.taken_on, line.measure, line.side, line.trial, line.trial_value, line.unit]),
+    ).toEqual(
+      [1, 2, 3].map((n) => [`2026-02-0${n}`, "knee-extension-force", "right", "1", String(300 + n), "N"]),
+    );
+    const dictionary = Papa.parse<Record<string, string>>(
+      String((await clinic.client.get(at(id, "results-dictionary"))).body),
+      { header: true },
+    ).data;
+    const named = dictionary.filter(({ kind }) => kind === "column").map(({ name }) => name);
+    expect(named).toEqual(Object.keys(data[0] ?? {}));
+    expect(dictionary.find(({ name }) => name === "knee-extension-force")).toMatchObject({
+      unit: "N",
+      value_is: "best",
+    });
+  });
+
+  it("with one bad cell, a day to come or a day twice is refused whole", async () => {
+    const table = async () => (await clinic.client.get(at(id, "results-table"))).body as string;
+    const before = await table();
+    const tries: [object[], string][] = [
+      [days((n) => (n === 2 ? { results: [force([9999])] } : {})), "/visits/1/results/0/trials/0"],
+      [days((n) => (n === 3 ? { takenOn: "2026-04-01" } : {})), "/visits/2/takenOn"],
+      [days(() => ({ takenOn: "2026-02-20" })), "/visits/1/takenOn"],
+    ];
+    for (const [visits, at0] of tries) {
+      const reply = await clinic.client.post(at(id, "imports"), { visits });
+      expect(reply.status).toBe(422);
+      expect(paths(reply)).toContain(at0);
+    }
+    expect(await table()).toBe(before);
+  });
+});

@@ -1,3 +1,4 @@
+/// <reference types="w3c-web-serial" />
 declare namespace App {
   interface Locals {
     staff?: import("~/server/staff-context").StaffContext;

@@ -44,12 +44,12 @@ export function plainLines({ factor, ...about }: PlainDevice): LineReader {
   let first = -1;
   return (line) => {
     if (line.trim() === "") return null;
+    const number = /^\s*([+-]?\d+(?:[.,]\d+)?)\s*[A-Za-z]*\s*$/.exec(line)?.[1];
+    if (number === undefined) return { ok: false, problems: [{ path: "", problem: "is no number" }] };
     if (first < 0) {
       first = 0;
       return { ok: true, value: { v, type: "hello", ...about } };
     }
-    const number = /^\s*([+-]?\d+(?:[.,]\d+)?)\s*[A-Za-z]*\s*$/.exec(line)?.[1];
-    if (number === undefined) return { ok: false, problems: [{ path: "", problem: "is no number" }] };
     const values = [Number(number.replace(",", ".")) * factor];
     return { ok: true, value: { v, type: "samples", first: first++, values } };
   };

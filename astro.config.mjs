@@ -43,8 +43,9 @@ export default defineConfig({
   experimental: {
     csp: {
       directives: [
-        "default-src 'none'",
+        // First: Astro says a directive twice that a page adds to, unless it is the first.
         "connect-src 'self'",
+        "default-src 'none'",
         "worker-src 'self'",
         "img-src 'self' data:",
         "font-src 'self'",

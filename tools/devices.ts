@@ -8,7 +8,11 @@ try {
   const { url, stop } = await startStandIns({ port, speed });
   process.send?.({ listening: url });
   process.stdout.write(`stand-ins       ${url} (dynamometer, cuff, jump mat, luggage scale)\n`);
-  for (const name of ["SIGINT", "SIGTERM", "disconnect"] as const) process.once(name, stop);
+  const end = () => {
+    stop();
+    process.exit();
+  };
+  for (const name of ["SIGINT", "SIGTERM", "disconnect"] as const) process.once(name, end);
 } catch (error) {
   const taken = (error as NodeJS.ErrnoException).code === "EADDRINUSE";
   process.stderr.write(

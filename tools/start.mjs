@@ -2,6 +2,7 @@
 import { rmSync } from "node:fs";
 import { startApplication } from "./machine/application.mjs";
 import { ensureBuild } from "./machine/build.mjs";
+import { startDevices } from "./machine/devices.mjs";
 import { ensurePrograms } from "./machine/debian.mjs";
 import { startMariaDb } from "./machine/mariadb.mjs";
 import { ensurePackages } from "./machine/packages.mjs";
@@ -48,14 +49,19 @@ await runPlainly(async () => {
     stops.push(database.stop);
     const demo = prepareDatabase(database);
     await ensureBuild();
+    const devices = flags.has("--no-demo") ? null : await startDevices();
+    if (devices) stops.push(() => endProcess(devices.pid));
     const wanted = process.env.PORT ? Number(process.env.PORT) : await freePort(defaultPort);
     const application = await startApplication({
       databaseUrl: database.appUrl,
       port: wanted,
-      env: { LOG_LEVEL: process.env.LOG_LEVEL ?? "warn" },
+      env: {
+        LOG_LEVEL: process.env.LOG_LEVEL ?? "warn",
+        ...(devices ? { DEVICE_URL: devices.url } : {}),
+      },
     });
     stops.push(() => endProcess(application.child.pid));
-    announce(application.port, demo);
+    announce(application.port, demo, devices?.url);
     const code = await application.ended;
     if (!asked) {
       say("the application ended unexpectedly");
@@ -110,10 +116,11 @@ function givenDatabase() {
   };
 }
 
-function announce(port, demo) {
+function announce(port, demo, devices) {
   const lines = [``, `Patient Stair   http://127.0.0.1:${port}`];
   if (demo) lines.push(`sign in with    ${demo.accounts[0]}`, `password        ${demo.password}`);
   else lines.push(`                a clinic and its first lead: npm run new-clinic`);
+  if (devices) lines.push(`stand-ins       ${devices}: dynamometer, cuff, jump mat, scale`);
   lines.push(`                Ctrl-C stops it`, ``);
   process.stdout.write(`${lines.join("\n")}\n`);
 }

@@ -2,6 +2,7 @@ import { daily } from "./en-daily";
 import { calendar } from "./en-calendar";
 import { clinic } from "./en-clinic";
 import { record } from "./en-record";
+import { device } from "./en-device";
 import { exercise } from "./en-exercise";
 import { handout } from "./en-handout";
 import { history } from "./en-history";
@@ -25,6 +26,7 @@ export const en = {
   ...record,
   ...calendar,
   ...clinic,
+  ...device,
   ...exercise,
   ...handout,
   ...history,

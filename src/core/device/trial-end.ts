@@ -22,7 +22,7 @@ const quietSeconds = 0.5;
  * Whether a trial is over: the pull let go, the jump landed, thirty seconds of hops done, or longer than any.
  *
  * @param samples since its beginning, in the device's unit
- * @example trialIsOver("jump", [1, 0, 1], 1) // false
+ * @example trialIsOver("jump", [1, 1, 1], 1) // false
  * Source: common practice.
  */
 export function trialIsOver(goal: TrialGoal, samples: readonly number[], sampleHz: number): boolean {

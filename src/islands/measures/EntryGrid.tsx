@@ -1,5 +1,6 @@
 import type { ClipboardEvent, KeyboardEvent } from "react";
 import type { MeasuresView } from "~/contract/measures";
+import { takenBy } from "~/core/device/taken-by";
 import type { Measure } from "~/core/measure/measure";
 import { t } from "~/messages/say";
 import EntryRow from "./EntryRow";
@@ -14,6 +15,8 @@ interface Props {
   onRemove?: (code: string) => void;
   /** Left out where nothing was measured before. */
   onTrend?: (code: string) => void;
+  /** Left out where no device is listened to. */
+  onTake?: (code: string) => void;
 }
 
 const moves: Record<string, number> = { Enter: 1, ArrowDown: 1, ArrowUp: -1 };
@@ -22,7 +25,7 @@ const moves: Record<string, number> = { Enter: 1, ArrowDown: 1, ArrowUp: -1 };
  * The grid of a visit: one line a measure, left on the left. Tab goes on, Enter and the arrows go down and up the
  * column, a copied spreadsheet column pastes downwards.
  */
-export default function EntryGrid({ view, measures, draft, onRow, onRemove, onTrend }: Props) {
+export default function EntryGrid({ view, measures, draft, onRow, onRemove, onTrend, onTake }: Props) {
   const { involvedSide } = view;
   const rows = draft.codes.flatMap((code) => measures.get(code) ?? []);
   const rowOf = (measure: Measure) => draft.rows[measure.code] ?? emptyRow(measure);
@@ -65,7 +68,10 @@ export default function EntryGrid({ view, measures, draft, onRow, onRemove, onTr
     const trials = Array.from({ length: Math.max(trialsOf(measure), trial + 1) }, (_, n) =>
       n === trial ? text : (before[n] ?? ""),
     );
-    const next = { ...row, sides: { ...row.sides, [side]: { ...row.sides[side], trials } } };
+    // What a device told belongs to the number that it gave, not to one that is typed over it.
+    const traces = row.sides[side]?.traces?.map((trace, n) => (n === trial ? null : trace));
+    const entry = { ...row.sides[side], trials, ...(traces ? { traces } : {}) };
+    const next = { ...row, sides: { ...row.sides, [side]: entry } };
     latest.set(measure.code, next);
     onRow(measure.code, next);
   };
@@ -127,6 +133,7 @@ export default function EntryGrid({ view, measures, draft, onRow, onRemove, onTr
               onRow={(row) => onRow(measure.code, row)}
               onRemove={onRemove && (() => onRemove(measure.code))}
               onTrend={onTrend && (() => onTrend(measure.code))}
+              onTake={onTake && takenBy(measure) ? () => onTake(measure.code) : undefined}
             />
           ))}
         </tbody>

@@ -1,4 +1,4 @@
-import { ChartLine, X } from "lucide-react";
+import { ChartLine, Gauge, X } from "lucide-react";
 import type { Measure } from "~/core/measure/measure";
 import { limitKinds } from "~/core/measure/measure";
 import type { MeasureStatus } from "~/core/measure/measure-status";
@@ -20,6 +20,8 @@ interface Props {
   onRow: (row: RowEntry) => void;
   onRemove: (() => void) | undefined;
   onTrend: (() => void) | undefined;
+  /** Absent where no device takes it. */
+  onTake: (() => void) | undefined;
 }
 
 /** One measure of the visit: its trials on both sides, how it was taken, and how it reads at once. */
@@ -33,6 +35,7 @@ export default function EntryRow({
   onRow,
   onRemove,
   onTrend,
+  onTake,
 }: Props) {
   const sides = sidesOfMeasure(measure);
   const readings = new Map(sides.map((side) => [side, readSide(measure, row, side)]));
@@ -99,6 +102,13 @@ export default function EntryRow({
             <span className="text-base-content/75 text-sm">
               {measure.grades ? t("measures.grade") : label("unit", row.unit) || t("measures.count")}
             </span>
+          )}
+          {onTake && (
+            <button type="button" className="btn btn-sm mt-1 min-h-11 sm:min-h-8" onClick={onTake}>
+              <Gauge className="size-4" aria-hidden />
+              {t("measures.takeIt")}
+              <span className="sr-only">: {measure.name}</span>
+            </button>
           )}
           {unusual && (
             <label className="mt-1 flex min-h-8 items-center gap-2 text-sm">

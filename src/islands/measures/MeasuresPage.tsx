@@ -1,16 +1,18 @@
 import { later } from "~/islands/frame/later";
 import { v7 as uuid } from "uuid";
 import { useEffect, useMemo, useState } from "react";
+import type { Measure } from "~/core/measure/measure";
 import type { MeasuresView } from "~/contract/measures";
 import { useWrite } from "~/islands/frame/use-write";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayNumber, t } from "~/messages/say";
 import EntryGrid from "./EntryGrid";
 import MeasurePicker from "./MeasurePicker";
-import { draftFaults, sayFaults, toVisit, type RowEntry, type VisitDraft } from "./entry-draft";
+import { draftFaults, emptyRow, sayFaults, toVisit, type RowEntry, type VisitDraft } from "./entry-draft";
 import { dropVisitDraft, keepVisitDraft, keptVisitDraft } from "./kept-visit";
 import { island } from "~/islands/frame/island";
 
+const CapturePanel = later(() => import("./CapturePanel"));
 const TrendPane = later(() => import("./TrendPane"));
 
 /** A new visit: today, with what the next gate needs. */
@@ -21,6 +23,13 @@ const fresh = ({ today, battery }: MeasuresView): VisitDraft => ({
   rows: {},
 });
 
+/** The best that is known of a person, on either side: what a gauge is a share of. */
+function bestOf({ status }: MeasuresView, { code }: Pick<Measure, "code">): number | null {
+  const known = status.find((one) => one.code === code);
+  const values = [known?.left, known?.right, known?.none].flatMap((side) => (side ? [side.value] : []));
+  return values.length > 0 ? Math.max(...values) : null;
+}
+
 /** A visit with what the address asks to be taken, first: `?take=limit-back-flexion`. What is typed already stays. */
 function withAsked(draft: VisitDraft, measures: MeasuresView["measures"]): VisitDraft {
   const known = new Set(measures.map(({ code }) => code));
@@ -28,17 +37,25 @@ function withAsked(draft: VisitDraft, measures: MeasuresView["measures"]): Visit
   return { ...draft, codes: [...new Set([...asked, ...draft.codes])] };
 }
 
+interface Props {
+  view: MeasuresView;
+  /** Where devices answer on the machine of whoever looks at this. */
+  devices: string;
+}
+
 /** Taking a visit's measures by keyboard, and each of them over time. */
-function MeasuresPage({ view: loaded }: { view: MeasuresView }) {
+function MeasuresPage({ view: loaded, devices }: Props) {
   const [view, setView] = useState(loaded);
   const measures = useMemo(() => new Map(view.measures.map((m) => [m.code, m])), [view.measures]);
   const [draft, setDraft] = useState<VisitDraft>(() =>
     withAsked(keptVisitDraft(loaded.episodeId) ?? fresh(loaded), loaded.measures),
   );
+  const [taking, setTaking] = useState<string | null>(null);
   const [trend, setTrend] = useState<string | null>(null);
   const { send, busy, problem } = useWrite("recordVisit", { id: loaded.episodeId });
   const [notice, setNotice] = useState("");
   const faults = draftFaults(draft, measures);
+  const taken = taking === null ? null : (measures.get(taking) ?? null);
   const minutes = draft.codes.reduce((sum, code) => sum + (measures.get(code)?.minutes ?? 0), 0);
 
   useEffect(() => {
@@ -81,6 +98,7 @@ function MeasuresPage({ view: loaded }: { view: MeasuresView }) {
             onRow={changeRow}
             onRemove={remove}
             onTrend={setTrend}
+            {...(view.mayRecord ? { onTake: setTaking } : {})}
           />
           <div className="mt-3 flex flex-wrap items-center gap-3">
             <label className="flex items-center gap-2">
@@ -117,6 +135,18 @@ function MeasuresPage({ view: loaded }: { view: MeasuresView }) {
         </div>
         <MeasurePicker view={view} measures={measures} chosen={draft.codes} onAdd={add} />
       </div>
+      {taken && (
+        <CapturePanel
+          key={taken.code}
+          measure={taken}
+          row={draft.rows[taken.code] ?? emptyRow(taken)}
+          involvedSide={view.involvedSide}
+          best={bestOf(view, taken)}
+          address={devices}
+          onDone={(row) => changeRow(taken.code, row)}
+          onClose={() => setTaking(null)}
+        />
+      )}
       {trend && (
         <TrendPane
           episodeId={view.episodeId}

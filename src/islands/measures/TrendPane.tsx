@@ -5,6 +5,7 @@ import type { TrendView } from "~/contract/measures";
 import { call } from "~/islands/frame/call";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayDate, sayNumber, t } from "~/messages/say";
+import StoredTraces from "~/islands/device/StoredTraces";
 import TrendChart from "./TrendChart";
 import TrendTable from "./TrendTable";
 import { saveCsv, savePng, saveSvg } from "./export-chart";
@@ -21,6 +22,7 @@ interface Props {
 export default function TrendPane({ episodeId, code, version, onClose }: Props) {
   const [trend, setTrend] = useState<TrendView | null>(null);
   const [problem, setProblem] = useState<Problem | null>(null);
+  const [withTraces, setWithTraces] = useState(false);
   const [asTable, setAsTable] = useState(false);
   const box = useRef<HTMLElement>(null);
 
@@ -60,6 +62,14 @@ export default function TrendPane({ episodeId, code, version, onClose }: Props) 
           </p>
         )}
         <div className="ml-auto flex flex-wrap gap-1">
+          <button
+            type="button"
+            className="btn"
+            aria-pressed={withTraces}
+            onClick={() => setWithTraces(!withTraces)}
+          >
+            {t(withTraces ? "trace.hide" : "trace.show")}
+          </button>
           <button type="button" className="btn" aria-pressed={asTable} onClick={() => setAsTable(!asTable)}>
             {asTable ? t("trend.chart") : t("trend.table")}
           </button>
@@ -91,6 +101,9 @@ export default function TrendPane({ episodeId, code, version, onClose }: Props) 
       {trend &&
         trend.points.length > 0 &&
         (asTable ? <TrendTable trend={trend} /> : <TrendChart trend={trend} />)}
+      {trend && withTraces && (
+        <StoredTraces key={version} episodeId={episodeId} measure={code} unit={trend.measure.unit} />
+      )}
     </section>
   );
 }

@@ -1,6 +1,7 @@
 import { ways } from "~/messages/ways";
 import { v5 as uuidOf } from "uuid";
 import type { VisitBody } from "~/contract/measures";
+import type { KeptTrace } from "~/core/device/pack-trace";
 import type { Measure, ResultDetail } from "~/core/measure/measure";
 import { parseEntry, type EntryFault } from "~/core/measure/parse-entry";
 import type { TakenResult } from "~/core/measure/taken-result";
@@ -14,6 +15,8 @@ export interface SideEntry {
   readonly trials: readonly string[];
   readonly limit?: NonNullable<ResultDetail["limit"]>;
   readonly marks?: readonly string[];
+  /** What a device told of each trial; null where somebody typed it. */
+  readonly traces?: readonly (KeptTrace | null)[];
 }
 
 /** One line of the grid. */
@@ -23,6 +26,8 @@ export interface RowEntry {
   readonly meant: boolean;
   /** A force held back because the muscle hurt. */
   readonly submaximal?: boolean;
+  /** Lever arm of a force as typed, centimetres. */
+  readonly leverCm?: string;
   readonly sides: Readonly<Partial<Record<Side, SideEntry>>>;
 }
 
@@ -118,6 +123,7 @@ export function takenResults(
         ...(limit ? { limit } : {}),
         ...(marks ? { marks: [...marks] } : {}),
         ...(row.submaximal ? { submaximal: true } : {}),
+        ...(leverOf(row) === null ? {} : { leverM: leverOf(row) as number }),
       };
       return [
         {
@@ -133,12 +139,31 @@ export function takenResults(
   });
 }
 
+const mostLeverCm = 200;
+
+/** The lever arm of a row, metres; null where none was typed, or none that can be. */
+export function leverOf({ leverCm = "" }: Pick<RowEntry, "leverCm">): number | null {
+  const cm = Number(leverCm.replace(",", "."));
+  return leverCm.trim() !== "" && cm > 0 && cm <= mostLeverCm ? cm / 100 : null;
+}
+
+/** What devices told of the trials of one side that are sent, by the place of each among them. */
+function tracesOf({ id, rows }: VisitDraft, { measure, side }: TakenResult) {
+  const { trials = [], traces = [] } = rows[measure]?.sides[side] ?? {};
+  const sent = trials.flatMap((text, n) => (text.trim() === "" ? [] : [traces[n] ?? null]));
+  const told = sent.flatMap((trace, trial) =>
+    trace ? [{ id: uuidOf(`trace ${measure} ${side} ${trial}`, id), trial, ...trace }] : [],
+  );
+  return told.length > 0 ? { traces: told } : {};
+}
+
 /** The draft as it is sent; null when nothing has been typed. Its ids follow from the draft's own, so sending twice is harmless. */
 export function toVisit(draft: VisitDraft, measures: ReadonlyMap<string, Measure>): VisitBody | null {
   const results = takenResults(draft, measures).map((result) => ({
     // The same measure and side of the same visit have the same id, however often they are sent.
     id: uuidOf(`${result.measure} ${result.side}`, draft.id),
     ...result,
+    ...tracesOf(draft, result),
   }));
   return results.length === 0 ? null : { id: draft.id, takenOn: draft.takenOn, results };
 }

@@ -1,12 +1,39 @@
-import { flag, listOf, optional, parseKept, recordOf, shape, text } from "~/islands/frame/kept-shape";
+import {
+  flag,
+  listOf,
+  number,
+  oneOfThese,
+  optional,
+  orNull,
+  parseKept,
+  recordOf,
+  shape,
+  text,
+} from "~/islands/frame/kept-shape";
 import type { Guard } from "~/islands/frame/kept-shape";
+import { sampleUnits } from "~/core/device/device-message";
+import type { KeptTrace } from "~/core/device/pack-trace";
 import type { RowEntry, SideEntry, VisitDraft } from "./entry-draft";
 
+const trace = shape<KeptTrace>({
+  device: text,
+  unit: oneOfThese(...sampleUnits),
+  sampleHz: number,
+  step: number,
+  data: text,
+});
+
 const side = optional(
-  shape<{ trials: string[]; limit: string | undefined; marks: string[] | undefined }>({
+  shape<{
+    trials: string[];
+    limit: string | undefined;
+    marks: string[] | undefined;
+    traces: (KeptTrace | null)[] | undefined;
+  }>({
     trials: listOf(text),
     limit: optional(text),
     marks: optional(listOf(text)),
+    traces: optional(listOf(orNull(trace))),
   }),
 ) as Guard<SideEntry | undefined>;
 
@@ -15,6 +42,7 @@ export const isRow = shape<RowEntry>({
   way: text,
   meant: flag,
   submaximal: optional(flag) as Guard<boolean>,
+  leverCm: optional(text) as Guard<string>,
   sides: shape<Record<"left" | "right" | "none", SideEntry | undefined>>({
     left: side,
     right: side,

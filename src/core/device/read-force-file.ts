@@ -1,4 +1,5 @@
 import Papa from "papaparse";
+import { separatorOf } from "~/core/table/separator-of";
 
 /** What a force may be in, in newtons. */
 export const forceFileUnits = { N: 1, kN: 1000, kgf: 9.80665, lbf: 4.4482216152605 } as const;
@@ -58,13 +59,13 @@ const unitNames: readonly (readonly [ForceFileUnit, RegExp])[] = [
  * @returns samples as they stand there; or what is wrong, line by line: no number, time that goes back or stands still, samples
  *   missing, a rate outside 100–2000 Hz, less than two seconds
  * @example readForceFile("").ok // false
- * Source: RFC 4180 for the table; the guess of the separator is that of papaparse.
+ * Source: RFC 4180 for the table, by papaparse.
  */
 export function readForceFile(text: string): ForceFileRead {
   const whole = wholeProblem(text);
   if (whole) return failed([{ line: 0, problem: whole }]);
   const { data, meta } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ""), {
-    delimitersToGuess: [";", "\t", ",", "|", " "],
+    delimiter: separatorOf(text),
     skipEmptyLines: "greedy",
   });
   const widths = new Set(data.map((cells) => cells.length));

@@ -53,7 +53,8 @@ describe("dates", () => {
     expect(possibleOrders(["13/02/2026", "1/2/2026"])).toEqual(["dmy"]);
     expect(possibleOrders(["1/2/2026", ""])).toEqual(["dmy", "mdy"]);
     expect(possibleOrders(["2026-02-03"])).toEqual(["ymd", "dmy", "mdy"]);
-    expect(possibleOrders(["x", "1/2/2026"])).toEqual([]);
+    expect(possibleOrders(["x", "31/2/2026", "1/2/2026", "14/2/2026"])).toEqual(["dmy"]);
+    expect(possibleOrders(["x"])).toEqual([]);
   });
 });
 

@@ -77,15 +77,15 @@ export function guessColumns(head: readonly string[], measures: readonly Measure
 }
 
 /**
- * The orders in which the dates of a column can be read, the likeliest first; one only where a day above twelve tells.
+ * The orders in which the dates of a column can be read, the likeliest first; one only where a day above twelve tells. A date that
+ * is none in any order decides nothing.
  *
  * @example possibleOrders(["13/02/2026"]) // ["dmy"]
  */
 export function possibleOrders(dates: readonly string[]): DateOrder[] {
-  const given = dates.filter((text) => text.trim() !== "");
-  return dateOrders.filter(
-    (order) => given.length > 0 && given.every((text) => readDate(text, order) !== null),
-  );
+  const read = dateOrders.map((order) => dates.filter((text) => readDate(text, order) !== null).length);
+  const most = Math.max(...read);
+  return most === 0 ? [] : dateOrders.filter((_, n) => read[n] === most);
 }
 
 /**

@@ -53,11 +53,11 @@ export default function TraceFile({ trial, disabled, onFile }: Props) {
         />
       </label>
       {problems.length > 0 && (
-        <ul className="text-error font-medium" role="alert">
+        <div className="text-error font-medium" role="alert">
           {problems.map((words) => (
-            <li key={words}>{words}</li>
+            <p key={words}>{words}</p>
           ))}
-        </ul>
+        </div>
       )}
       {found && (
         <div

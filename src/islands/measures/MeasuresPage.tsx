@@ -1,3 +1,5 @@
+import { Download, FileSpreadsheet } from "lucide-react";
+import { urlOf } from "~/contract/addresses";
 import { later } from "~/islands/frame/later";
 import { v7 as uuid } from "uuid";
 import { useEffect, useMemo, useState } from "react";
@@ -13,6 +15,7 @@ import { dropVisitDraft, keepVisitDraft, keptVisitDraft } from "./kept-visit";
 import { island } from "~/islands/frame/island";
 
 const CapturePanel = later(() => import("./CapturePanel"));
+const TablePanel = later(() => import("./TablePanel"));
 const TrendPane = later(() => import("./TrendPane"));
 
 /** A new visit: today, with what the next gate needs. */
@@ -50,6 +53,7 @@ function MeasuresPage({ view: loaded, devices }: Props) {
   const [draft, setDraft] = useState<VisitDraft>(() =>
     withAsked(keptVisitDraft(loaded.episodeId) ?? fresh(loaded), loaded.measures),
   );
+  const [fromTable, setFromTable] = useState(false);
   const [taking, setTaking] = useState<string | null>(null);
   const [trend, setTrend] = useState<string | null>(null);
   const { send, busy, problem } = useWrite("recordVisit", { id: loaded.episodeId });
@@ -132,9 +136,43 @@ function MeasuresPage({ view: loaded, devices }: Props) {
               </span>
             )}
           </div>
+          <div className="mt-3 flex flex-wrap gap-2">
+            {view.mayRecord && (
+              <button
+                type="button"
+                className="btn btn-sm min-h-11 font-normal"
+                onClick={() => setFromTable(true)}
+              >
+                <FileSpreadsheet className="size-4" aria-hidden />
+                {t("measures.fromTable")}
+              </button>
+            )}
+            {(["exportResults", "exportDictionary"] as const).map((name) => (
+              <a
+                key={name}
+                className="btn btn-sm btn-ghost min-h-11 font-normal"
+                href={urlOf(name, { id: view.episodeId })}
+                download
+              >
+                <Download className="size-4" aria-hidden />
+                {t(name === "exportResults" ? "measures.exportTable" : "measures.exportDictionary")}
+              </a>
+            ))}
+          </div>
         </div>
         <MeasurePicker view={view} measures={measures} chosen={draft.codes} onAdd={add} />
       </div>
+      {fromTable && (
+        <TablePanel
+          view={view}
+          measures={measures}
+          onDone={(next, count) => {
+            setView(next);
+            setNotice(t("measures.recorded", { count }));
+          }}
+          onClose={() => setFromTable(false)}
+        />
+      )}
       {taken && (
         <CapturePanel
           key={taken.code}

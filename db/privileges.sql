@@ -67,3 +67,4 @@ GRANT SELECT, INSERT ON messages TO {{app}};
 GRANT SELECT, INSERT, UPDATE ON calendar_feeds TO {{app}};
 GRANT SELECT, INSERT, UPDATE, DELETE ON expected_people TO {{app}};
 GRANT SELECT, INSERT ON result_traces TO {{app}};
+GRANT SELECT, INSERT ON result_stills TO {{app}};

@@ -58,6 +58,7 @@ await runPlainly(async () => {
       env: {
         LOG_LEVEL: process.env.LOG_LEVEL ?? "warn",
         ...(devices ? { DEVICE_URL: devices.url } : {}),
+        RECORD_KEY: process.env.RECORD_KEY ?? database.recordKey ?? "",
       },
     });
     stops.push(() => endProcess(application.child.pid));

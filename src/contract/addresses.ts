@@ -78,6 +78,7 @@ export const addresses = {
   importVisits: "POST /api/episodes/{id}/imports",
   exportResults: "GET /api/episodes/{id}/results-table",
   exportDictionary: "GET /api/episodes/{id}/results-dictionary",
+  readStills: "GET /api/episodes/{id}/stills",
   readTraces: "GET /api/episodes/{id}/traces",
   readTrend: "GET /api/episodes/{id}/trend",
 

@@ -6,6 +6,7 @@ import { Measure } from "~/core/measure/measure";
 import { takenWith } from "~/core/measure/taken-result";
 import { MeasureStatus } from "~/core/measure/measure-status";
 import { InvolvedSide } from "~/core/measure/side-value";
+import { Still } from "~/core/measure/still";
 import { Source } from "~/core/schema/source";
 import { oneOf } from "~/core/schema/one-of";
 import { endpoint, tracesLimit, usualLimit } from "./endpoint";
@@ -15,6 +16,23 @@ import { recordingRoles } from "./roles";
 /** What a device told while one trial was taken. */
 const TraceBody = Type.Object(
   { id: uuid, trial: Type.Integer({ minimum: 0, maximum: 4 }), ...KeptTrace.properties },
+  closed,
+);
+
+/** Points placed in a picture; the picture too, where the patient agreed that it is kept. */
+const StillBody = Type.Object(
+  {
+    id: uuid,
+    ...Still.properties,
+    picture: Type.Optional(
+      Type.String({
+        minLength: 4,
+        maxLength: 600_000,
+        pattern: "^[A-Za-z0-9+/]+={0,2}$",
+        description: "JPEG in base64, without anything that a camera wrote about it",
+      }),
+    ),
+  },
   closed,
 );
 
@@ -32,6 +50,7 @@ export const VisitBody = Type.Object(
       }),
       { minItems: 1, maxItems: 120 },
     ),
+    stills: Type.Optional(Type.Array(StillBody, { maxItems: 4 })),
   },
   closed,
 );
@@ -95,6 +114,23 @@ export const TracesView = Type.Object(
   closed,
 );
 export type TracesView = Static<typeof TracesView>;
+
+/** Points of pictures, the latest first. */
+export const StillsView = Type.Object(
+  {
+    episodeId: uuid,
+    /** Whether pictures can be kept here; else points alone. */
+    mayKeepPictures: Type.Boolean(),
+    stills: Type.Array(
+      Type.Object(
+        { id: uuid, takenOn: Type.String(), ...Still.properties, picture: orNull(Type.String()) },
+        closed,
+      ),
+    ),
+  },
+  closed,
+);
+export type StillsView = Static<typeof StillsView>;
 
 /** One measure over time, with everything that belongs beside it. */
 export const TrendView = Type.Object(
@@ -175,6 +211,13 @@ export const exportDictionary = endpoint({
   answer: Type.String(),
   media: "text/csv",
   file: "results-dictionary.csv",
+});
+
+export const readStills = endpoint({
+  name: "readStills",
+  says: "Points of pictures taken of a patient, with the picture where it was kept",
+  roles: "signed-in",
+  answer: StillsView,
 });
 
 export const readTraces = endpoint({

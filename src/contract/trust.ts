@@ -124,6 +124,8 @@ export const PersonFile = Type.Object(
           intakes: Type.Array(Type.Unknown()),
           /** What devices told while results were taken. */
           traces: Type.Array(Type.Unknown()),
+          /** Points placed in pictures, and the pictures that were kept. */
+          stills: Type.Array(Type.Unknown()),
           week: Type.Unknown(),
           case: CaseFile,
           record: Type.Array(RecordEntry),

@@ -195,6 +195,7 @@ export const clinic = {
   "act.read-measures": "read the measures",
   "act.import-measures": "recorded a table of measures",
   "act.export-results": "took out a table of measures",
+  "act.read-stills": "looked at stills",
   "act.read-traces": "read traces of devices",
   "act.read-trend": "read a measure over time",
   "act.read-history": "read events and limits",

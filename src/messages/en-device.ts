@@ -1,7 +1,7 @@
 /** Words of measuring with a device, of files with traces, and of tables of results. */
 export const device = {
   "measures.takeIt": "Take it",
-  "measures.fromTable": "From a table",
+  "measures.fromTable": "Read a spreadsheet",
   "measures.exportTable": "Results as a table (CSV)",
   "measures.exportDictionary": "What its columns mean (CSV)",
 

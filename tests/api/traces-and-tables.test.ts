@@ -1,8 +1,10 @@
+import mysql from "mysql2/promise";
 import Papa from "papaparse";
 import { beforeAll, describe, expect, it } from "vitest";
 import { v7 as uuid } from "uuid";
 import { packTrace, unpackTrace } from "~/core/device/pack-trace";
 import { standInTrial } from "~/core/device/stand-in";
+import { stillTemplate } from "~/core/measure/still-template";
 import { at, atClinic, begin } from "~tests/harness/at-clinic";
 import { signedIn, type Reply } from "~tests/harness/client";
 
@@ -76,6 +78,54 @@ describe("traces", () => {
     const voided = { id: uuid(), kind: "result", targetId, reason: "Somebody else's" };
     expect((await clinic.client.post(at(id, "voidings"), voided)).body.problems ?? []).toEqual([]);
     expect((await traces()).filter((one: { side: string }) => one.side === "right")).toEqual([]);
+  });
+});
+
+describe("stills", () => {
+  const size = { width: 300, height: 600 };
+  const points = stillTemplate({ view: "front", stance: "left", facing: "towards" }, size);
+  const segment = (kind: number, ...bytes: number[]) => [0xff, kind, 0, bytes.length + 2, ...bytes];
+  const jpeg = (...parts: number[][]) =>
+    Buffer.from([0xff, 0xd8, ...parts.flat(), ...segment(0xda, 0, 0), 1, 2, 3]).toString("base64");
+  const picture = jpeg(segment(0xe0, 1, 2));
+  const angle = { id: "", measure: "frontal-angle", side: "left", trials: [12] };
+  const withStill = (still: object) => ({
+    ...visit([{ ...angle, id: uuid() }]),
+    stills: [{ id: uuid(), points, ...size, ...still }],
+  });
+  const stills = async () => (await clinic.client.get(at(id, "stills"))).body.stills;
+
+  it("are kept as points, and with their picture where it comes along; in the database it is sealed", async () => {
+    const again = { ...points, knee: { x: points.knee.x + 3, y: points.knee.y } };
+    for (const body of [withStill({}), withStill({ again, picture })]) {
+      const reply = await clinic.client.post(at(id, "measures"), body);
+      expect(reply.body.problems ?? []).toEqual([]);
+    }
+    const [latest, first] = await stills();
+    expect(latest).toMatchObject({ points, again, picture, takenOn: today });
+    expect(first).toMatchObject({ points, picture: null });
+    const db = await mysql.createConnection(clinic.servers.database.ownerUrl);
+    const [rows] = await db.query<mysql.RowDataPacket[]>("SELECT picture FROM result_stills WHERE id = ?", [
+      latest.id,
+    ]);
+    await db.end();
+    expect((rows[0]?.["picture"] as Buffer).includes(Buffer.from(picture, "base64"))).toBe(false);
+  });
+
+  it("that say where they were taken, are none, or have points that cannot be, are refused whole", async () => {
+    const before = await stills();
+    const tries: [object, string][] = [
+      [{ picture: jpeg(segment(0xe1, 0x45, 0x78)) }, "/stills/0/picture"],
+      [{ picture: Buffer.from("no picture").toString("base64") }, "/stills/0/picture"],
+      [{ points: { ...points, knee: points.hip } }, "/stills/0/points/knee"],
+      [{ again: stillTemplate({ view: "side", facing: "left" }, size) }, "/stills/0/again"],
+    ];
+    for (const [still, where] of tries) {
+      const reply = await clinic.client.post(at(id, "measures"), withStill(still));
+      expect(reply.status).toBe(422);
+      expect(paths(reply)).toEqual([where]);
+    }
+    expect(await stills()).toEqual(before);
   });
 });
 

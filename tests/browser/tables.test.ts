@@ -22,7 +22,7 @@ beforeAll(async () => {
 const panel = () => at.page.getByTestId("table");
 const openPanel = async () => {
   await visit(at.page, measures);
-  await at.page.getByRole("button", { name: "From a table" }).click();
+  await at.page.getByRole("button", { name: "Read a spreadsheet" }).click();
   await panel().waitFor();
 };
 const choose = (file: string) => panel().locator("input[type=file]").setInputFiles(file);

@@ -48,7 +48,7 @@ export async function startServers(processes: number): Promise<Servers> {
     const app = await startApplication({
       databaseUrl: database.appUrl,
       port: 0,
-      env: { ...clock, LOG_LEVEL: "info", ...env },
+      env: { ...clock, LOG_LEVEL: "info", RECORD_KEY: database.recordKey, ...env },
       stdout: "pipe",
     });
     app.child.stdout?.on("data", (chunk: Buffer) => {

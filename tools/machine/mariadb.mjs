@@ -49,6 +49,7 @@ export async function startMariaDb(folder, { keepRunning = true, quiet = false }
     port,
     ownerUrl: url("owner"),
     appUrl: url("app"),
+    recordKey: secrets.record,
     pid: () => child.pid,
     restart: async () => {
       child = launch(place, port);

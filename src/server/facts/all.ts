@@ -28,6 +28,7 @@ import { sets } from "./sets";
 import { signalClearances } from "./signal-clearances";
 import { signals } from "./signals";
 import { smallDoses } from "./small-doses";
+import { stills } from "./stills";
 import { stageMoves } from "./stage-moves";
 import { traces } from "./traces";
 import { turns } from "./turns";
@@ -52,6 +53,7 @@ export const facts = {
   visits,
   results,
   traces,
+  stills,
   lifts,
   smallDoses,
   decisions,

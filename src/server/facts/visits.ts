@@ -10,5 +10,5 @@ export const visits = fact({
   order: ["recorded_at", "id"],
   inCase: false,
   appendedBy: recordingRoles,
-  bringsAlong: ["results", "traces"],
+  bringsAlong: ["results", "traces", "stills"],
 });

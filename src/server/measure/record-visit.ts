@@ -1,5 +1,7 @@
 import type { ImportBody, VisitBody, VisitWritten } from "~/contract/measures";
 import { unpackTrace } from "~/core/device/pack-trace";
+import { landmarkProblems } from "~/core/measure/landmark-angles";
+import { pictureProblem } from "~/core/measure/picture-problem";
 import { problemIf, within, type FieldProblem } from "~/core/schema/field-problem";
 import type { Measure } from "~/core/measure/measure";
 import { takenOnProblems, takenProblems } from "~/core/measure/taken-problems";
@@ -10,9 +12,11 @@ import { attachDefinitions, storeDefinition } from "~/server/case/definition-rep
 import { writeInto, type Fact, type WriteScope } from "~/server/write/write-into";
 import { results as resultFacts } from "~/server/facts/results";
 import { appendFact, appendFacts } from "~/server/facts/sql";
+import { stills as stillFacts } from "~/server/facts/stills";
 import { traces as traceFacts } from "~/server/facts/traces";
 import { visits } from "~/server/facts/visits";
 import { refused } from "~/server/http/problem";
+import { maySeal, seal } from "~/server/seal/seal";
 import { measuresFor, measuresView } from "./read-measures";
 
 /** Records the results of a visit; the measures used are tied to the episode in their present version. */
@@ -63,6 +67,7 @@ const visitProblems = (visit: VisitBody, scope: WriteScope, measures: Measures):
   ...takenProblems(visit.results, measures, "/results"),
   ...correctionProblems(visit, scope),
   ...traceProblems(visit),
+  ...stillProblems(visit),
 ];
 
 /** A table has each of its days once. */
@@ -89,6 +94,11 @@ async function appendVisit({ db, writing }: WriteScope, visit: VisitBody, measur
     traces.map((trace) => ({ ...trace, resultId: id, recordedAt: writing.at })),
   );
   await appendFacts(db, writing, traceFacts, told);
+  const stills = (visit.stills ?? []).map(({ picture, ...still }) => {
+    const sealed = picture === undefined ? null : seal(writing.clinicId, still.id, picture);
+    return { ...still, visitId, recordedAt: writing.at, ...(sealed === null ? {} : { picture: sealed }) };
+  });
+  await appendFacts(db, writing, stillFacts, stills);
 }
 
 /** Ties measures that the episode has not used before to it, in their present version. */
@@ -127,6 +137,29 @@ const traceProblems = ({ results }: VisitBody): FieldProblem[] =>
       ];
     }),
   );
+
+/** Points that cannot be read, or a picture that must not or cannot be kept. */
+const stillProblems = ({ stills = [] }: VisitBody): FieldProblem[] =>
+  stills.flatMap(({ points, again, picture }, n) => {
+    const path = `/stills/${n}`;
+    const wrong = picture === undefined ? null : pictureProblem(Buffer.from(picture, "base64"));
+    return [
+      ...within(`${path}/points`, landmarkProblems(points)),
+      ...(again ? within(`${path}/again`, landmarkProblems(again)) : []),
+      ...problemIf(again !== undefined && again.view !== points.view, `${path}/again`, "looks another way"),
+      ...problemIf(wrong === "no-jpeg", `${path}/picture`, "is no JPEG picture"),
+      ...problemIf(
+        wrong === "says-more",
+        `${path}/picture`,
+        "still says when, where or with what it was taken",
+      ),
+      ...problemIf(
+        picture !== undefined && !maySeal(),
+        `${path}/picture`,
+        "cannot be kept here: no key is set",
+      ),
+    ];
+  });
 
 /** A correction of a result that is not there, or of another measure. */
 function correctionProblems({ results }: VisitBody, { loaded: { file } }: WriteScope): FieldProblem[] {

@@ -6,8 +6,10 @@ import { now } from "~/server/clock";
 import { pool } from "~/server/db/connection";
 import { recordView } from "~/server/episode/read-record";
 import { intakes as intakeFacts } from "~/server/facts/intakes";
+import { stills as stillFacts } from "~/server/facts/stills";
 import { traces as traceFacts } from "~/server/facts/traces";
 import { readFacts } from "~/server/facts/sql";
+import { unseal } from "~/server/seal/seal";
 import type { StaffContext } from "~/server/staff-context";
 import { readPerson } from "./person-view";
 
@@ -19,6 +21,7 @@ export async function exportPerson(staff: StaffContext, id: string): Promise<Per
   const ids = await episodesOfPerson(pool(), staff.clinicId, id);
   const intakes = await readFacts(pool(), intakeFacts, staff.clinicId, ids);
   const traces = await readFacts(pool(), traceFacts, staff.clinicId, ids);
+  const stills = await readFacts(pool(), stillFacts, staff.clinicId, ids);
   const episodes: PersonFile["episodes"] = [];
   const log: AuditLine[] = [];
   for (const episodeId of ids) {
@@ -27,6 +30,10 @@ export async function exportPerson(staff: StaffContext, id: string): Promise<Per
       diagnosis: loaded.head.diagnosis,
       intakes: (intakes.get(episodeId) ?? []).map(({ at, by, intake }) => ({ at, by, intake })),
       traces: (traces.get(episodeId) ?? []).map(({ by: _by, ...trace }) => trace),
+      stills: (stills.get(episodeId) ?? []).map(({ by: _by, picture, ...still }) => ({
+        ...still,
+        picture: picture === undefined ? null : unseal(staff.clinicId, still.id, picture),
+      })),
       week: loaded.circumstances,
       case: loaded.file,
       record: (await recordView(staff, loaded)).entries,

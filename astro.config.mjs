@@ -48,6 +48,8 @@ export default defineConfig({
         "default-src 'none'",
         "worker-src 'self'",
         "img-src 'self' data:",
+        // A clip that somebody chose, looked at in the page and never sent.
+        "media-src blob:",
         "font-src 'self'",
         // Forms are sent by their islands. Before those are alive an Enter would put what was typed into an address.
         "form-action 'none'",

@@ -1,5 +1,10 @@
 /** Words of measuring with a device, of files with traces, and of tables of results. */
 export const device = {
+  "act.import-measures": "recorded a table of measures",
+  "act.export-results": "took out a table of measures",
+  "act.read-stills": "looked at stills",
+  "act.read-traces": "read traces of devices",
+
   "measures.takeIt": "Take it",
   "measures.fromTable": "Read a spreadsheet",
   "measures.exportTable": "Results as a table (CSV)",

@@ -10,6 +10,7 @@ import { judgement } from "./en-judgement";
 import { lab } from "./en-lab";
 import { library } from "./en-library";
 import { lifts } from "./en-lifts";
+import { still } from "./en-still";
 import { shelf } from "./en-shelf";
 import { measures } from "./en-measures";
 import { phone } from "./en-phone";
@@ -34,6 +35,7 @@ export const en = {
   ...lab,
   ...library,
   ...lifts,
+  ...still,
   ...shelf,
   ...measures,
   ...phone,

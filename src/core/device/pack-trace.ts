@@ -1,5 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { deflateSync, inflateSync } from "fflate";
+import { fromBase64, toBase64 } from "./base64";
 import { oneOf } from "~/core/schema/one-of";
 import { sampleUnits } from "./device-message";
 
@@ -75,13 +76,3 @@ export function unpackTrace({ step, data }: Pick<KeptTrace, "step" | "data">): n
     return null;
   }
 }
-
-const chunk = 8192;
-
-function toBase64(bytes: Uint8Array): string {
-  let text = "";
-  for (let n = 0; n < bytes.length; n += chunk) text += String.fromCharCode(...bytes.subarray(n, n + chunk));
-  return btoa(text);
-}
-
-const fromBase64 = (text: string) => Uint8Array.from(atob(text), (char) => char.charCodeAt(0));

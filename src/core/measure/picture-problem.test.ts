@@ -1,4 +1,5 @@
 import { expect, it } from "vitest";
+import { cleanPicture } from "./clean-picture";
 import { pictureProblem } from "./picture-problem";
 
 const segment = (kind: number, ...bytes: number[]) => [0xff, kind, 0, bytes.length + 2, ...bytes];
@@ -16,4 +17,13 @@ it("one that says more, wherever it says it, is not; nor what is none", () => {
   expect(pictureProblem(file(header, table, segment(0xfe, 65), scan))).toBe("says-more");
   for (const none of [[], [0x89, 0x50], [0xff, 0xd8, 0xff], [0xff, 0xd8, 0xff, 0xe0, 0, 4, 1, 1, 7, 7, 7, 7]])
     expect(pictureProblem(Uint8Array.from(none))).toBe("no-jpeg");
+});
+
+it("cleaned, it is kept: every mark of a picture and nothing else is left", () => {
+  const full = file(header, segment(0xe1, 0x45, 0x78), table, segment(0xe2, 1, 2), segment(0xfe, 65), scan);
+  const clean = cleanPicture(full);
+  expect([...clean]).toEqual([...file(header, table, scan)]);
+  expect(pictureProblem(clean)).toBeNull();
+  expect(cleanPicture(clean)).toEqual(clean);
+  expect([...cleanPicture(Uint8Array.from([7, 7, 7]))]).toEqual([7, 7, 7]);
 });

@@ -2,6 +2,7 @@ import type { ClipboardEvent, KeyboardEvent } from "react";
 import type { MeasuresView } from "~/contract/measures";
 import { takenBy } from "~/core/device/taken-by";
 import type { Measure } from "~/core/measure/measure";
+import { stillMeasures } from "~/core/measure/still";
 import { t } from "~/messages/say";
 import EntryRow from "./EntryRow";
 import { emptyRow, pastedLines, trialsOf, type RowEntry, type Side, type VisitDraft } from "./entry-draft";
@@ -15,6 +16,8 @@ interface Props {
   onRemove?: (code: string) => void;
   /** Left out where nothing was measured before. */
   onTrend?: (code: string) => void;
+  /** Left out where no pictures are looked at. */
+  onStill?: (view: "front" | "side") => void;
   /** Left out where no device is listened to. */
   onTake?: (code: string) => void;
 }
@@ -25,7 +28,16 @@ const moves: Record<string, number> = { Enter: 1, ArrowDown: 1, ArrowUp: -1 };
  * The grid of a visit: one line a measure, left on the left. Tab goes on, Enter and the arrows go down and up the
  * column, a copied spreadsheet column pastes downwards.
  */
-export default function EntryGrid({ view, measures, draft, onRow, onRemove, onTrend, onTake }: Props) {
+export default function EntryGrid({
+  view,
+  measures,
+  draft,
+  onRow,
+  onRemove,
+  onTrend,
+  onTake,
+  onStill,
+}: Props) {
   const { involvedSide } = view;
   const rows = draft.codes.flatMap((code) => measures.get(code) ?? []);
   const rowOf = (measure: Measure) => draft.rows[measure.code] ?? emptyRow(measure);
@@ -74,6 +86,11 @@ export default function EntryGrid({ view, measures, draft, onRow, onRemove, onTr
     const next = { ...row, sides: { ...row.sides, [side]: entry } };
     latest.set(measure.code, next);
     onRow(measure.code, next);
+  };
+
+  const stillOf = ({ code }: Measure) => {
+    const look = stillMeasures.get(code);
+    return look && onStill ? () => onStill(look) : undefined;
   };
 
   const head = (side: "left" | "right") => (
@@ -133,6 +150,7 @@ export default function EntryGrid({ view, measures, draft, onRow, onRemove, onTr
               onRow={(row) => onRow(measure.code, row)}
               onRemove={onRemove && (() => onRemove(measure.code))}
               onTrend={onTrend && (() => onTrend(measure.code))}
+              onStill={stillOf(measure)}
               onTake={onTake && takenBy(measure) ? () => onTake(measure.code) : undefined}
             />
           ))}

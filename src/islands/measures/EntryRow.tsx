@@ -1,4 +1,4 @@
-import { ChartLine, Gauge, X } from "lucide-react";
+import { Camera, ChartLine, Gauge, X } from "lucide-react";
 import type { Measure } from "~/core/measure/measure";
 import { limitKinds } from "~/core/measure/measure";
 import type { MeasureStatus } from "~/core/measure/measure-status";
@@ -22,6 +22,8 @@ interface Props {
   onTrend: (() => void) | undefined;
   /** Absent where no device takes it. */
   onTake: (() => void) | undefined;
+  /** Absent where no picture tells it. */
+  onStill: (() => void) | undefined;
 }
 
 /** One measure of the visit: its trials on both sides, how it was taken, and how it reads at once. */
@@ -36,6 +38,7 @@ export default function EntryRow({
   onRemove,
   onTrend,
   onTake,
+  onStill,
 }: Props) {
   const sides = sidesOfMeasure(measure);
   const readings = new Map(sides.map((side) => [side, readSide(measure, row, side)]));
@@ -107,6 +110,13 @@ export default function EntryRow({
             <button type="button" className="btn btn-sm mt-1 min-h-11 sm:min-h-8" onClick={onTake}>
               <Gauge className="size-4" aria-hidden />
               {t("measures.takeIt")}
+              <span className="sr-only">: {measure.name}</span>
+            </button>
+          )}
+          {onStill && (
+            <button type="button" className="btn btn-sm mt-1 min-h-11 sm:min-h-8" onClick={onStill}>
+              <Camera className="size-4" aria-hidden />
+              {t("measures.fromPicture")}
               <span className="sr-only">: {measure.name}</span>
             </button>
           )}

@@ -12,9 +12,11 @@ import EntryGrid from "./EntryGrid";
 import MeasurePicker from "./MeasurePicker";
 import { draftFaults, emptyRow, sayFaults, toVisit, type RowEntry, type VisitDraft } from "./entry-draft";
 import { dropVisitDraft, keepVisitDraft, keptVisitDraft } from "./kept-visit";
+import type { StillValue, TakenStill } from "~/islands/still/StillPanel";
 import { island } from "~/islands/frame/island";
 
 const CapturePanel = later(() => import("./CapturePanel"));
+const StillPanel = later(() => import("~/islands/still/StillPanel"));
 const TablePanel = later(() => import("./TablePanel"));
 const TrendPane = later(() => import("./TrendPane"));
 
@@ -25,6 +27,23 @@ const fresh = ({ today, battery }: MeasuresView): VisitDraft => ({
   codes: battery.map((entry) => entry.measure),
   rows: {},
 });
+
+const mostStills = 4;
+
+/** A visit with values that a still gives, each in the first trial of its measure. */
+function withValues(
+  draft: VisitDraft,
+  values: readonly StillValue[],
+  measures: ReadonlyMap<string, Measure>,
+): VisitDraft {
+  const rows = { ...draft.rows };
+  const known = values.flatMap((one) => (measures.has(one.measure) ? [one] : []));
+  for (const { measure, side, text } of known) {
+    const row = rows[measure] ?? emptyRow(measures.get(measure) as Measure);
+    rows[measure] = { ...row, sides: { ...row.sides, [side]: { ...row.sides[side], trials: [text] } } };
+  }
+  return { ...draft, rows, codes: [...new Set([...draft.codes, ...known.map(({ measure }) => measure)])] };
+}
 
 /** The best that is known of a person, on either side: what a gauge is a share of. */
 function bestOf({ status }: MeasuresView, { code }: Pick<Measure, "code">): number | null {
@@ -53,6 +72,9 @@ function MeasuresPage({ view: loaded, devices }: Props) {
   const [draft, setDraft] = useState<VisitDraft>(() =>
     withAsked(keptVisitDraft(loaded.episodeId) ?? fresh(loaded), loaded.measures),
   );
+  const [looking, setLooking] = useState<"front" | "side" | null>(null);
+  /** Pictures and points of this visit; values stand in the draft, these are of this page alone until it is recorded. */
+  const [stills, setStills] = useState<readonly TakenStill[]>([]);
   const [fromTable, setFromTable] = useState(false);
   const [taking, setTaking] = useState<string | null>(null);
   const [trend, setTrend] = useState<string | null>(null);
@@ -78,11 +100,12 @@ function MeasuresPage({ view: loaded, devices }: Props) {
   const record = async () => {
     const body = toVisit(draft, measures);
     if (!body) return setNotice(t("measures.nothingTyped"));
-    const written = await send(body);
+    const written = await send(stills.length > 0 ? { ...body, stills: [...stills] } : body);
     if (!written) return;
     dropVisitDraft(view.episodeId);
     setView(written.measures);
     setDraft(fresh(written.measures));
+    setStills([]);
     setNotice(t("measures.recorded", { count: body.results.length }));
   };
 
@@ -102,7 +125,7 @@ function MeasuresPage({ view: loaded, devices }: Props) {
             onRow={changeRow}
             onRemove={remove}
             onTrend={setTrend}
-            {...(view.mayRecord ? { onTake: setTaking } : {})}
+            {...(view.mayRecord ? { onTake: setTaking, onStill: setLooking } : {})}
           />
           <div className="mt-3 flex flex-wrap items-center gap-3">
             <label className="flex items-center gap-2">
@@ -171,6 +194,18 @@ function MeasuresPage({ view: loaded, devices }: Props) {
             setNotice(t("measures.recorded", { count }));
           }}
           onClose={() => setFromTable(false)}
+        />
+      )}
+      {looking && (
+        <StillPanel
+          episodeId={view.episodeId}
+          view={looking}
+          involvedSide={view.involvedSide}
+          onDone={(values, still) => {
+            setDraft((before) => withValues(before, values, measures));
+            setStills((before) => [...before, still].slice(-mostStills));
+          }}
+          onClose={() => setLooking(null)}
         />
       )}
       {taken && (

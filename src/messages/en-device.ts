@@ -72,6 +72,12 @@ export const device = {
   "device.traceOf": "Trace of {trial}",
   "device.live": "Force over time",
 
+  "device.barred": "A limit in force forbids this test now: {says}",
+  "device.onMat": "mat",
+  "device.inAir": "air",
+  "scale.read": "Read the scale at {of}",
+  "scale.hold": "Hold it still … {shows} N",
+
   "repeat.too-short": "it is shorter than two seconds.",
   "repeat.lost-samples": "samples were lost on the way.",
   "repeat.no-onset": "nothing rises above the quiet part.",

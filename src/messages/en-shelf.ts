@@ -31,6 +31,7 @@ export const shelf = {
   "band.pull": "Scale shows ({unit})",
   "band.pullOf": "Scale at stretch {number}, {unit}",
   "band.done": "Save the band",
+  "band.stretchAt": "{cm} cm",
   "band.usual": "0, 100 and 200 %",
   "band.more": "One more stretch",
   "band.cancel": "Leave it",

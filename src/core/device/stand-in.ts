@@ -67,12 +67,19 @@ export const usualPeak: Readonly<Record<DeviceKind, number>> = {
 const gravity = 9.81;
 /** Seconds of a pull: quiet, rising, held, let go, quiet again. */
 const pull = { quiet: 1.2, rise: 0.35, hold: 4, release: 0.3, after: 0.6 } as const;
-/** Noise of a device and tremor of a muscle, as shares; drift of its zero, a second. */
+/** Noise of a device, in its unit; drift of its zero, a second. */
 const noise = {
   of: { dynamometer: 0.3, cuff: 0.2, mat: 0, scale: 0.1 },
   tremor: 0.008,
   drift: 0.05,
 } as const;
+/** How what is pulled shakes, as a share: a muscle, or a band. */
+const tremor: Readonly<Record<DeviceKind, number>> = {
+  dynamometer: 0.008,
+  cuff: 0.008,
+  mat: 0,
+  scale: 0.001,
+};
 /** A cuff is blown up before it is squeezed. */
 const cuffBegins = 20;
 
@@ -97,7 +104,7 @@ function force({ kind, event, peak, seed }: Played): number[] {
   const strength = (event === "saturated" ? 1.6 * most : peak) - (kind === "cuff" ? cuffBegins : 0);
   return Array.from({ length: Math.round(total * sampleHz) }, (_, n) => {
     const t = n / sampleHz;
-    const share = shapeOf(event, t) * (1 + noise.tremor * normal());
+    const share = shapeOf(event, t) * (1 + tremor[kind] * normal());
     const told = begins + noise.drift * t + strength * share + noise.of[kind] * normal();
     return Math.round(Math.min(most, told) * 100) / 100;
   });

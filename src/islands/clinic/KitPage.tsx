@@ -15,7 +15,7 @@ const allKit = loadable.map(({ code }) => code);
 const mostBands = 40;
 
 /** What stands in the clinic to load with: its weights, which decide the steps of a load, and its bands as it measured them. */
-function KitPage({ view: first }: { view: ShelfView }) {
+function KitPage({ view: first, devices }: { view: ShelfView; devices: string }) {
   const [view, setView] = useState(first);
   const [typed, setTyped] = useState(asTyped(first.shelf.loadsKg));
   const [draft, setDraft] = useState<BandDraft | null>(null);
@@ -79,6 +79,7 @@ function KitPage({ view: first }: { view: ShelfView }) {
           <BandForm
             key={draft.id}
             first={draft}
+            devices={devices}
             others={bands.filter(({ id }) => id !== draft.id)}
             onDone={saveBand}
             onCancel={() => setDraft(null)}

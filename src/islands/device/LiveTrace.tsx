@@ -11,6 +11,8 @@ interface Props {
   most: number;
   /** To be held between these. */
   band: readonly [low: number, high: number] | null;
+  /** Words for the lowest and the highest, where they are no numbers. */
+  ends: readonly [low: string, high: string] | null;
   label: string;
 }
 
@@ -20,30 +22,38 @@ const lineWidth = 2;
 const font = "13px sans-serif";
 
 /** What a device tells, drawn at every frame; and the band it should be held in. */
-export default function LiveTrace({ running, last, sampleHz, unit, most, band, label }: Props) {
+export default function LiveTrace({ running, last, sampleHz, unit, most, band, ends, label }: Props) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const [low, high] = band ?? [null, null];
+  const [least, highest] = ends ?? [null, null];
   useEffect(() => {
     let frame = 0;
     const draw = () => {
       const on = canvas.current;
       if (on) {
         const values = running.current?.values ?? last ?? [];
-        drawTrace(on, { values, sampleHz, unit, most, band: low === null ? null : [low, high ?? low] });
+        drawTrace(on, {
+          values,
+          sampleHz,
+          unit,
+          most,
+          band: low === null ? null : [low, high],
+          ends: least === null ? null : [least, highest],
+        });
       }
       frame = requestAnimationFrame(draw);
     };
     draw();
     return () => cancelAnimationFrame(frame);
-  }, [running, last, sampleHz, unit, most, low, high]);
+  }, [running, last, sampleHz, unit, most, low, high, least, highest]);
   return <canvas ref={canvas} className="text-base-content h-full w-full" role="img" aria-label={label} />;
 }
 
-interface Drawn extends Pick<Props, "sampleHz" | "unit" | "most" | "band"> {
+interface Drawn extends Pick<Props, "sampleHz" | "unit" | "most" | "band" | "ends"> {
   readonly values: readonly number[];
 }
 
-function drawTrace(canvas: HTMLCanvasElement, { values, sampleHz, unit, most, band }: Drawn): void {
+function drawTrace(canvas: HTMLCanvasElement, { values, sampleHz, unit, most, band, ends }: Drawn): void {
   const scale = devicePixelRatio || 1;
   const { clientWidth: width, clientHeight: height } = canvas;
   if (canvas.width !== Math.round(width * scale) || canvas.height !== Math.round(height * scale)) {
@@ -67,15 +77,16 @@ function drawTrace(canvas: HTMLCanvasElement, { values, sampleHz, unit, most, ba
   pen.strokeStyle = ink;
   pen.lineWidth = 0.5;
   pen.textAlign = "right";
-  for (const part of [0, 0.5, 1]) {
+  for (const part of ends ? [0, 1] : [0, 0.5, 1]) {
     const at = Math.round(top * part);
+    const said = ends ? ends[part as 0 | 1] : `${at}${part === 1 ? ` ${unit}` : ""}`;
     pen.globalAlpha = 0.35;
     pen.beginPath();
     pen.moveTo(margin.left, y(at));
     pen.lineTo(width - margin.right, y(at));
     pen.stroke();
     pen.globalAlpha = 1;
-    pen.fillText(`${at}${part === 1 ? ` ${unit}` : ""}`, margin.left - 6, y(at) + 4);
+    pen.fillText(said, margin.left - 6, y(at) + 4);
   }
   pen.textAlign = "center";
   for (let second = 0; second <= seconds; second += Math.max(1, Math.ceil(seconds / 10)))

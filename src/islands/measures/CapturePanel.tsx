@@ -20,6 +20,8 @@ interface Props {
   measure: Measure;
   row: RowEntry;
   involvedSide: InvolvedSide;
+  /** Words of a limit in force that forbids to take it now; null when none does. */
+  barredBy: string | null;
   /** The best that is known of this person, in the measure's unit. */
   best: number | null;
   /** Where devices answer on this machine. */
@@ -29,7 +31,16 @@ interface Props {
 }
 
 /** A measure taken with a device: trial by trial, each read at once, none kept that nobody has seen. */
-export default function CapturePanel({ measure, row, involvedSide, best, address, onDone, onClose }: Props) {
+export default function CapturePanel({
+  measure,
+  row,
+  involvedSide,
+  barredBy,
+  best,
+  address,
+  onDone,
+  onClose,
+}: Props) {
   const dialog = useRef<HTMLDialogElement>(null);
   const by = useMemo(() => takenBy(measure) ?? ({ kind: "dynamometer", goal: "force" } as const), [measure]);
   const [slots, setSlots] = useState<readonly Slot[]>(() => slotsOf(measure, involvedSide));
@@ -99,6 +110,11 @@ export default function CapturePanel({ measure, row, involvedSide, best, address
           />
           {row.way && <p className="text-base-content/75 w-full text-sm">{row.way}</p>}
         </header>
+        {barredBy !== null && (
+          <p className="alert alert-warning alert-soft text-base-content font-medium" role="alert">
+            {t("device.barred", { says: barredBy })}
+          </p>
+        )}
         <div className="grid gap-3 md:grid-cols-[1fr_17rem]">
           <div className="flex min-w-0 flex-col gap-2">
             <p className="min-h-8 text-xl font-semibold" role="status" data-testid="prompt">
@@ -112,6 +128,7 @@ export default function CapturePanel({ measure, row, involvedSide, best, address
                 unit={unit}
                 most={by.kind === "mat" ? 1 : Math.max(50, (best ?? 100) * 1.1)}
                 band={band}
+                ends={by.kind === "mat" ? [t("device.inAir"), t("device.onMat")] : null}
                 label={t("device.live")}
               />
             </div>

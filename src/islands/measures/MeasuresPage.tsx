@@ -214,6 +214,7 @@ function MeasuresPage({ view: loaded, devices }: Props) {
           measure={taken}
           row={draft.rows[taken.code] ?? emptyRow(taken)}
           involvedSide={view.involvedSide}
+          barredBy={view.barred.find((bar) => bar.measure === taken.code)?.says ?? null}
           best={bestOf(view, taken)}
           address={devices}
           onDone={(row) => changeRow(taken.code, row)}

@@ -2,13 +2,16 @@ import { useState } from "react";
 import { bandProblems, type Band } from "~/core/band/band";
 import { sayNumber, t } from "~/messages/say";
 import { ways } from "~/messages/ways";
+import ScaleReader from "~/islands/device/ScaleReader";
 import BandCurve from "./BandCurve";
-import { bandTyped, newtonsOf, usualStretches, withRow, type BandDraft } from "./band-draft";
+import { bandTyped, newtonsOf, pullOf, usualStretches, withRow, type BandDraft } from "./band-draft";
 
 interface Props {
   first: BandDraft;
   /** The other bands of the clinic. */
   others: readonly Band[];
+  /** Where a scale answers on this machine. */
+  devices: string;
   onDone: (band: Band) => void;
   onCancel: () => void;
 }
@@ -16,7 +19,7 @@ interface Props {
 const mostRows = 20;
 
 /** A band being measured with a tape and a luggage scale: three stretches or more. */
-export default function BandForm({ first, others, onDone, onCancel }: Props) {
+export default function BandForm({ first, others, devices, onDone, onCancel }: Props) {
   const [draft, setDraft] = useState(first);
   const [wrong, setWrong] = useState<string | null>(null);
   const set = (more: Partial<BandDraft>) => setDraft((now) => ({ ...now, ...more }));
@@ -34,6 +37,8 @@ export default function BandForm({ first, others, onDone, onCancel }: Props) {
     "aria-invalid": wrong === name,
     className: `input w-full ${wrong === name ? "input-error" : ""}`,
   });
+  /** The first stretch whose pull is still to be read. */
+  const open = draft.rows.findIndex(({ stretch, pull }) => stretch.trim() !== "" && pull.trim() === "");
   const row = (n: number, more: Partial<BandDraft["rows"][number]>) =>
     set({ rows: draft.rows.map((one, at) => (at === n ? { ...one, ...more } : one)) });
   return (
@@ -131,6 +136,13 @@ export default function BandForm({ first, others, onDone, onCancel }: Props) {
           </tbody>
         </table>
         <div className="flex flex-col gap-2">
+          {open >= 0 && (
+            <ScaleReader
+              address={devices}
+              of={t("band.stretchAt", { cm: draft.rows[open]?.stretch ?? "" })}
+              onRead={(newtons) => row(open, { pull: pullOf(newtons) })}
+            />
+          )}
           {isSound && (
             <BandCurve points={typed.band.points} label={t("band.curve", { name: typed.band.name })} />
           )}

@@ -35,7 +35,7 @@ export const draftOfBand = ({ points, restCm, ...band }: Band): BandDraft => ({
   rest: String(restCm),
   rows: points.map(({ stretchCm, forceN }) => ({
     stretch: String(round(stretchCm, 1)),
-    pull: String(round(forceN / perUnit(), 2)),
+    pull: pullOf(forceN),
   })),
 });
 
@@ -49,6 +49,9 @@ export const usualStretches = (draft: BandDraft): BandDraft => {
 };
 
 export const withRow = (draft: BandDraft): BandDraft => ({ ...draft, rows: [...draft.rows, emptyRow] });
+
+/** What a scale shows at so many newtons, in the reader's unit of weight. */
+export const pullOf = (newtons: number): string => String(round(newtons / perUnit(), 2));
 
 /** The newtons of what a scale shows; null where it is no number. */
 export function newtonsOf(pull: string): number | null {

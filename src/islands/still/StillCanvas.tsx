@@ -2,13 +2,26 @@ import { useId, useRef, useState, type KeyboardEvent, type PointerEvent } from "
 import type { LandmarkAnglesInput } from "~/core/measure/landmark-angles";
 import { t } from "~/messages/say";
 import type { LoadedPicture } from "./load-picture";
-import { linesBetween, namedPoints, withPoint, type Point, type PointName } from "./still-points";
+import {
+  linesBetween,
+  namedPoints,
+  withPoint,
+  type JointName,
+  type Point,
+  type ScaleEnds,
+  type ScaleName,
+} from "./still-points";
 
 interface Props {
   picture: LoadedPicture;
   points: LandmarkAnglesInput;
   onPoints: (points: LandmarkAnglesInput) => void;
+  /** The ends of a known length; null where none is asked for. */
+  scale: ScaleEnds | null;
+  onScale: (scale: ScaleEnds) => void;
 }
+
+type PointName = JointName | ScaleName;
 
 const nudges: Readonly<Record<string, readonly [number, number]>> = {
   ArrowLeft: [-1, 0],
@@ -20,19 +33,31 @@ const farNudge = 10;
 const magnified = 3;
 
 /** A picture with its points, each moved by hand or by the arrow keys, under a glass that shows what lies below the finger. */
-export default function StillCanvas({ picture, points, onPoints }: Props) {
+export default function StillCanvas({ picture, points, onPoints, scale, onScale }: Props) {
   const { width, height, address } = picture;
   const svg = useRef<SVGSVGElement>(null);
   const [held, setHeld] = useState<PointName | null>(null);
   const glassId = useId();
-  const named = namedPoints(points);
+  const named: (readonly [PointName, Point])[] = [
+    ...namedPoints(points),
+    ...(scale
+      ? ([
+          ["scaleFrom", scale.scaleFrom],
+          ["scaleTo", scale.scaleTo],
+        ] as const)
+      : []),
+  ];
+  const lines = [...linesBetween(points), ...(scale ? [[scale.scaleFrom, scale.scaleTo] as const] : [])];
   // Sizes that are the same on the screen whatever the picture's own.
   const unit = Math.max(width, height) / 600;
   const within = ({ x, y }: Point): Point => ({
     x: Math.round(Math.min(width, Math.max(0, x)) * 10) / 10,
     y: Math.round(Math.min(height, Math.max(0, y)) * 10) / 10,
   });
-  const move = (name: PointName, at: Point) => onPoints(withPoint(points, name, within(at)));
+  const move = (name: PointName, at: Point) => {
+    if (name !== "scaleFrom" && name !== "scaleTo") return onPoints(withPoint(points, name, within(at)));
+    if (scale) onScale({ ...scale, [name]: within(at) });
+  };
 
   const placeOf = (event: PointerEvent<Element>): Point | null => {
     const matrix = svg.current?.getScreenCTM()?.inverse();
@@ -64,7 +89,7 @@ export default function StillCanvas({ picture, points, onPoints }: Props) {
       data-testid="still"
     >
       <image href={address} width={width} height={height} />
-      {linesBetween(points).map(([from, to], n) => (
+      {lines.map(([from, to], n) => (
         <g key={n} strokeLinecap="round">
           <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke="#000" strokeWidth={4 * unit} />
           <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke="#fff" strokeWidth={2 * unit} />

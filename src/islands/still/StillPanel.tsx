@@ -14,6 +14,7 @@ import LookSelect from "./LookSelect";
 import StillAngles from "./StillAngles";
 import StillBefore from "./StillBefore";
 import StillCanvas from "./StillCanvas";
+import { pixelsPerCm, scaleTemplate, type ScaleEnds } from "./still-points";
 
 export type TakenStill = NonNullable<VisitBody["stills"]>[number];
 
@@ -45,6 +46,8 @@ export default function StillPanel({ episodeId, view, involvedSide, onDone, onCl
   const [points, setPoints] = useState<LandmarkAnglesInput | null>(null);
   /** The first placing, out of sight while the second is done. */
   const [first, setFirst] = useState<LandmarkAnglesInput | null>(null);
+  const [scale, setScale] = useState<ScaleEnds | null>(null);
+  const [lengthCm, setLengthCm] = useState("");
   const [keep, setKeep] = useState(false);
   const [kept, setKept] = useState<StillsView | null>(null);
 
@@ -62,6 +65,7 @@ export default function StillPanel({ episodeId, view, involvedSide, onDone, onCl
   const begin = (loaded: LoadedPicture, as: StillLook = look) => {
     setPicture(loaded);
     setPoints(stillTemplate(as, loaded));
+    setScale(as.view === "side" ? scaleTemplate(loaded) : null);
     setFirst(null);
     setFault(null);
   };
@@ -75,11 +79,13 @@ export default function StillPanel({ episodeId, view, involvedSide, onDone, onCl
   };
   const before = kept?.stills.find((one) => one.points.view === view) ?? null;
   const problems = points ? landmarkProblems(points) : [];
+  const perCm = scale ? pixelsPerCm(scale, lengthCm) : null;
+  const scaled = (of: LandmarkAnglesInput) => (perCm === null ? of : { ...of, pixelsPerCm: perCm });
   const still: Still | null =
     points && picture && problems.length === 0
       ? {
-          points: first ?? points,
-          ...(first ? { again: points } : {}),
+          points: scaled(first ?? points),
+          ...(first ? { again: scaled(points) } : {}),
           width: picture.width,
           height: picture.height,
         }
@@ -150,9 +156,27 @@ export default function StillPanel({ episodeId, view, involvedSide, onDone, onCl
         )}
         {picture && points && (
           <div className="grid gap-3 lg:grid-cols-[1fr_20rem]">
-            <StillCanvas picture={picture} points={points} onPoints={setPoints} />
+            <StillCanvas
+              picture={picture}
+              points={points}
+              onPoints={setPoints}
+              scale={scale}
+              onScale={setScale}
+            />
             <div className="flex flex-col gap-2">
               <p className="text-sm">{t(first ? "still.again" : "still.place")}</p>
+              {scale && (
+                <label className="flex items-center gap-2 text-sm">
+                  {t("still.length")}
+                  <input
+                    className="input w-20"
+                    inputMode="decimal"
+                    value={lengthCm}
+                    onChange={({ target }) => setLengthCm(target.value)}
+                  />
+                  cm
+                </label>
+              )}
               {problems.map(({ path, problem }) => (
                 <p key={path} className="text-error text-sm font-medium" role="alert">
                   {t("still.problem", { path: path.slice(1), problem })}

@@ -5,12 +5,29 @@ export interface Point {
   readonly y: number;
 }
 
-/** A point of a still by its name; shoulders are two, left and right. */
-export type PointName =
+/** A point of a body by its name; shoulders are two, left and right. */
+export type JointName =
   "hip" | "knee" | "ankle" | "otherHip" | "leftShoulder" | "rightShoulder" | "toe" | "shoulder";
 
+/** The ends of a known length in the picture. */
+export type ScaleName = "scaleFrom" | "scaleTo";
+export type ScaleEnds = Readonly<Record<ScaleName, Point>>;
+
+/** A length that stands beside the person at first, to be moved to what is known. */
+export const scaleTemplate = ({ width, height }: { width: number; height: number }): ScaleEnds => ({
+  scaleFrom: { x: Math.round(width * 0.12), y: Math.round(height * 0.6) },
+  scaleTo: { x: Math.round(width * 0.12), y: Math.round(height * 0.9) },
+});
+
+/** Pixels of a centimetre; null where no length is said, or its ends lie at one place. */
+export function pixelsPerCm({ scaleFrom, scaleTo }: ScaleEnds, lengthCm: string): number | null {
+  const cm = Number(lengthCm.replace(",", "."));
+  const pixels = Math.hypot(scaleFrom.x - scaleTo.x, scaleFrom.y - scaleTo.y);
+  return lengthCm.trim() !== "" && cm > 0 && pixels > 0 ? pixels / cm : null;
+}
+
 /** The points of a still in the order in which they are placed, and the lines between them. */
-export function namedPoints(points: LandmarkAnglesInput): (readonly [name: PointName, at: Point])[] {
+export function namedPoints(points: LandmarkAnglesInput): (readonly [name: JointName, at: Point])[] {
   const { hip, knee, ankle } = points;
   const leg = [
     ["hip", hip],
@@ -28,7 +45,7 @@ export function namedPoints(points: LandmarkAnglesInput): (readonly [name: Point
 }
 
 /** The points with one of them moved. */
-export function withPoint(points: LandmarkAnglesInput, name: PointName, at: Point): LandmarkAnglesInput {
+export function withPoint(points: LandmarkAnglesInput, name: JointName, at: Point): LandmarkAnglesInput {
   if (points.view === "side") return { ...points, [name]: at };
   const [left, right] = points.shoulders;
   if (name === "leftShoulder") return { ...points, shoulders: [at, right] };

@@ -28,10 +28,14 @@ export default function LiveTrace({ running, last, sampleHz, unit, most, band, e
   const [least, highest] = ends ?? [null, null];
   useEffect(() => {
     let frame = 0;
+    let drawn = "";
     const draw = () => {
       const on = canvas.current;
-      if (on) {
-        const values = running.current?.values ?? last ?? [];
+      const values = running.current?.values ?? last ?? [];
+      // A trial that has ended is drawn once, and again when its box or its ink changes.
+      const look = `${values.length} ${on?.clientWidth} ${on?.clientHeight} ${document.documentElement.dataset["theme"]}`;
+      if (on && look !== drawn) {
+        drawn = look;
         drawTrace(on, {
           values,
           sampleHz,

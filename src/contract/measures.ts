@@ -9,7 +9,7 @@ import { InvolvedSide } from "~/core/measure/side-value";
 import { Still } from "~/core/measure/still";
 import { Source } from "~/core/schema/source";
 import { oneOf } from "~/core/schema/one-of";
-import { endpoint, tracesLimit, usualLimit } from "./endpoint";
+import { endpoint, tracesLimit } from "./endpoint";
 import { closed, date, orNull, PersonName, uuid, written } from "./fields";
 import { recordingRoles } from "./roles";
 
@@ -190,7 +190,7 @@ export const importVisits = endpoint({
   says: "Record the results of several days out of one table, all of them or none",
   roles: recordingRoles,
   body: ImportBody,
-  limit: usualLimit,
+  limit: tracesLimit,
   answer: VisitWritten,
   status: 201,
 });

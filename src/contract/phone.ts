@@ -114,6 +114,21 @@ export const PhoneView = Type.Object(
     morningOf: orNull(date),
     /** Pain by day: during the work, and on the morning after where it was told. */
     pains: Type.Array(Type.Object({ date, during: Pain, after: orNull(Pain) }, closed)),
+    /** The own numbers over time; absent in a view that an older version sent. */
+    numbers: Type.Optional(
+      Type.Array(
+        Type.Object(
+          {
+            name: Type.String(),
+            unit: Type.String(),
+            points: Type.Array(Type.Object({ date, value: Type.Number() }, closed)),
+            /** The other leg's last one. */
+            other: orNull(Type.Number()),
+          },
+          closed,
+        ),
+      ),
+    ),
     stair: PhoneStair,
     messages: Type.Array(PhoneMessage),
   },

@@ -65,6 +65,8 @@ export const phone = {
   "phone.worstPain": "worst pain",
   "phone.before": "Pain right now, before you start",
   "phone.beforeNext": "Begin",
+  "phone.numbers": "Your tests",
+  "phone.otherLeg": "other leg",
   "phone.rightLeg": "Right leg",
   "phone.leftLeg": "Left leg",
   "phone.bothLegs": "Both legs",

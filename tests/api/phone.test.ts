@@ -223,3 +223,38 @@ describe("what a phone tells", () => {
     );
   });
 });
+
+describe("the own numbers", () => {
+  it("are the hurt leg's tests over time, what the gate reads first, with the other leg's last one; no scores, no grades", async () => {
+    const { phone } = await openedPhone();
+    const { involvedSide } = (await clinician.get(`/api/episodes/${id}/measures`)).body as {
+      involvedSide: string;
+    };
+    const other = involvedSide === "left" ? "right" : "left";
+    const take = async (takenOn: string, value: number, side: string, measure = "hip-extension-force") =>
+      clinician.post(`/api/episodes/${id}/measures`, {
+        id: uuid(),
+        takenOn,
+        results: [{ id: uuid(), measure, side, trials: [value] }],
+      });
+    for (const [day, value, side] of [
+      [addDays(today, -2), 180, involvedSide],
+      [today, 199, involvedSide],
+      [today, 240, other],
+    ] as const)
+      expect((await take(day, value, side)).status).toBe(201);
+    expect((await take(today, 60, "none", "knee-score")).status).toBeLessThan(500);
+    const { numbers = [] } = await viewOf(phone);
+    expect(numbers.find(({ name }) => name.startsWith("Hip extension"))).toEqual({
+      name: "Hip extension, isometric",
+      unit: "N",
+      points: [
+        { date: addDays(today, -2), value: 180 },
+        { date: today, value: 199 },
+      ],
+      other: 240,
+    });
+    expect(numbers.length).toBeLessThanOrEqual(6);
+    expect(numbers.every(({ unit }) => unit !== "{score}")).toBe(true);
+  });
+});

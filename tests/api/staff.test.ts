@@ -256,6 +256,24 @@ describe("a second factor", () => {
     await change({ kind: "second-factor-off" });
     expect((await signIn(email, good)).reply.status).toBe(200);
   });
+  it("is sealed in the database; where the key is another one no code of the app fits, a recovery code does", async () => {
+    const { email, client, code, id } = await withFactor("sealed");
+    const { recoveryCodes } = (await client.post("/api/account/second-factor-on", { code: code() })).body;
+    const db = await mysql.createConnection(servers.database.ownerUrl);
+    const [rows] = await db.query<mysql.RowDataPacket[]>(
+      "SELECT secret FROM second_factors WHERE staff_id = ?",
+      [id],
+    );
+    await db.end();
+    expect(String(rows[0]?.["secret"])).toMatch(/^sealed:[A-Za-z0-9+/=]{60,}$/);
+    later(60);
+    const other = await servers.startApp({ RECORD_KEY: Buffer.alloc(32, 9).toString("base64") });
+    const there = (typed: string) =>
+      new Client(other.url).post("/api/sign-in", { email, password: good, code: typed });
+    expect((await there(code())).body.type).toBe("/problems/code-wrong");
+    expect((await there(recoveryCodes[0])).status).toBe(200);
+    expect((await signIn(email, good, code())).reply.status).toBe(200);
+  });
   it("is turned off with the password, not by an open browser alone", async () => {
     const { client, code, email } = await withFactor("simple");
     await client.post("/api/account/second-factor-on", { code: code() });

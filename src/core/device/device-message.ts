@@ -1,10 +1,4 @@
-import { Type, type Static } from "@sinclair/typebox";
-import { check } from "~/core/schema/check";
-import type { Checked } from "~/core/schema/field-problem";
-import { oneOf } from "~/core/schema/one-of";
-
-const closed = { additionalProperties: false };
-const v = Type.Literal(1, { description: "Version of the lines" });
+import type { Checked, FieldProblem } from "~/core/schema/field-problem";
 
 /** What can be measured with. */
 export const deviceKinds = ["dynamometer", "cuff", "mat", "scale"] as const;
@@ -15,68 +9,99 @@ export const sampleUnits = ["N", "mm[Hg]", "contact"] as const;
 export type SampleUnit = (typeof sampleUnits)[number];
 
 /** The first line of a device: who it is and what it sends. */
-export const Hello = Type.Object(
-  {
-    v,
-    type: Type.Literal("hello"),
-    kind: oneOf(deviceKinds),
-    name: Type.String({ minLength: 1, maxLength: 60 }),
-    serial: Type.String({ minLength: 1, maxLength: 40 }),
-    unit: oneOf(sampleUnits),
-    sampleHz: Type.Number({ minimum: 1, maximum: 2000 }),
-    /** The most that it can tell, in its unit; more is told as this. */
-    most: Type.Optional(Type.Number({ exclusiveMinimum: 0 })),
-  },
-  closed,
-);
-export type Hello = Static<typeof Hello>;
+export interface Hello {
+  readonly v: 1;
+  readonly type: "hello";
+  readonly kind: DeviceKind;
+  readonly name: string;
+  readonly serial: string;
+  readonly unit: SampleUnit;
+  readonly sampleHz: number;
+  /** The most that it can tell, in its unit; more is told as this. */
+  readonly most?: number;
+}
 
-const Samples = Type.Object(
-  {
-    v,
-    type: Type.Literal("samples"),
-    /** The number of the first of these since the trial began; a gap tells that some were lost. */
-    first: Type.Integer({ minimum: 0 }),
-    values: Type.Array(Type.Number(), { minItems: 1, maxItems: 2000 }),
-  },
-  closed,
-);
-const Battery = Type.Object(
-  { v, type: Type.Literal("battery"), percent: Type.Number({ minimum: 0, maximum: 100 }) },
-  closed,
-);
-const Bye = Type.Object(
-  { v, type: Type.Literal("bye"), why: oneOf(["battery", "switched-off", "fault"]) },
-  closed,
-);
+interface Samples {
+  readonly v: 1;
+  readonly type: "samples";
+  /** The number of the first of these since the trial began; a gap tells that some were lost. */
+  readonly first: number;
+  readonly values: readonly number[];
+}
 
 /** A line from a device. */
-export const DeviceMessage = Type.Union([Hello, Samples, Battery, Bye]);
-export type DeviceMessage = Static<typeof DeviceMessage>;
+export type DeviceMessage =
+  | Hello
+  | Samples
+  | { readonly v: 1; readonly type: "battery"; readonly percent: number }
+  | { readonly v: 1; readonly type: "bye"; readonly why: "battery" | "switched-off" | "fault" };
 
 /** How a stand-in plays the next trial; a device that measures knows none of these. */
 export const trialEvents = ["clean", "slipped", "double-peak", "early", "saturated", "battery"] as const;
 export type TrialEvent = (typeof trialEvents)[number];
 
 /** A line to a device. */
-export const DeviceOrder = Type.Union([
+export type DeviceOrder =
   /** Which of several stand-ins is meant; a device that measures leaves it unread. */
-  Type.Object({ v, type: Type.Literal("be"), kind: oneOf(deviceKinds) }, closed),
-  Type.Object({ v, type: Type.Literal("start") }, closed),
-  Type.Object({ v, type: Type.Literal("stop") }, closed),
-  Type.Object(
-    {
-      v,
-      type: Type.Literal("play"),
-      event: oneOf(trialEvents),
+  | { readonly v: 1; readonly type: "be"; readonly kind: DeviceKind }
+  | { readonly v: 1; readonly type: "start" }
+  | { readonly v: 1; readonly type: "stop" }
+  | {
+      readonly v: 1;
+      readonly type: "play";
+      readonly event: TrialEvent;
       /** The most that is pulled, squeezed (in the device's unit) or jumped (centimetres). */
-      peak: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 5000 })),
-      seed: Type.Optional(Type.Integer({ minimum: 0 })),
-    },
-    closed,
-  ),
-]);
-export type DeviceOrder = Static<typeof DeviceOrder>;
+      readonly peak?: number;
+      readonly seed?: number;
+    };
+
+type Fits = (value: unknown) => boolean;
+/** What each field of a line must be. Written out by hand: a page that listens carries no validator of schemas. */
+type Fields = Readonly<Record<string, Fits>>;
+
+const mostHz = 2000;
+const mostValues = 2000;
+const within =
+  (least: number, most: number): Fits =>
+  (value) =>
+    typeof value === "number" && value >= least && value <= most;
+const whole: Fits = (value) => Number.isInteger(value) && (value as number) >= 0;
+const text =
+  (most: number): Fits =>
+  (value) =>
+    typeof value === "string" && value.length > 0 && value.length <= most;
+const one =
+  (allowed: readonly string[]): Fits =>
+  (value) =>
+    allowed.includes(value as string);
+const maybe =
+  (inner: Fits): Fits =>
+  (value) =>
+    value === undefined || inner(value);
+const numbers: Fits = (value) =>
+  Array.isArray(value) && value.length > 0 && value.length <= mostValues && value.every(Number.isFinite);
+
+const messages: Readonly<Record<DeviceMessage["type"], Fields>> = {
+  hello: {
+    kind: one(deviceKinds),
+    name: text(60),
+    serial: text(40),
+    unit: one(sampleUnits),
+    sampleHz: within(1, mostHz),
+    most: maybe(within(Number.MIN_VALUE, Number.MAX_VALUE)),
+  },
+  samples: { first: whole, values: numbers },
+  battery: { percent: within(0, 100) },
+  bye: { why: one(["battery", "switched-off", "fault"]) },
+};
+
+const mostPeak = 5000;
+const orders: Readonly<Record<DeviceOrder["type"], Fields>> = {
+  be: { kind: one(deviceKinds) },
+  start: {},
+  stop: {},
+  play: { event: one(trialEvents), peak: maybe(within(Number.MIN_VALUE, mostPeak)), seed: maybe(whole) },
+};
 
 const tooLong = 65_536;
 
@@ -87,21 +112,32 @@ const tooLong = 65_536;
  * @example readDeviceLine('{"v":1,"type":"battery","percent":80}') // { ok: true, value: { v: 1, type: "battery", percent: 80 } }
  * Source: our own, `docs/devices.md`.
  */
-export const readDeviceLine = (line: string): Checked<DeviceMessage> => readLine(line, DeviceMessage);
+export const readDeviceLine = (line: string): Checked<DeviceMessage> => readLine(line, messages);
 
 /** A line to a device, read. */
-export const readDeviceOrder = (line: string): Checked<DeviceOrder> => readLine(line, DeviceOrder);
+export const readDeviceOrder = (line: string): Checked<DeviceOrder> => readLine(line, orders);
 
-function readLine<S extends typeof DeviceMessage | typeof DeviceOrder>(
-  line: string,
-  schema: S,
-): Checked<Static<S>> {
-  if (line.length > tooLong) return { ok: false, problems: [{ path: "", problem: "is too long" }] };
+const wrong = (path: string, problem: string): { ok: false; problems: FieldProblem[] } => ({
+  ok: false,
+  problems: [{ path, problem }],
+});
+
+function readLine<T>(line: string, known: Readonly<Record<string, Fields>>): Checked<T> {
+  if (line.length > tooLong) return wrong("", "is too long");
   let parsed: unknown;
   try {
     parsed = JSON.parse(line);
   } catch {
-    return { ok: false, problems: [{ path: "", problem: "is no JSON" }] };
+    return wrong("", "is no JSON");
   }
-  return check(schema, parsed);
+  if (typeof parsed !== "object" || parsed === null) return wrong("", "is no message");
+  const given = parsed as Record<string, unknown>;
+  if (given["v"] !== 1) return wrong("/v", "is another version");
+  const type = String(given["type"]);
+  const fields = Object.hasOwn(known, type) ? known[type] : undefined;
+  if (!fields) return wrong("/type", "is no kind of message");
+  const bad =
+    Object.keys(fields).find((name) => fields[name]?.(given[name]) !== true) ??
+    Object.keys(given).find((name) => name !== "v" && name !== "type" && !Object.hasOwn(fields, name));
+  return bad === undefined ? { ok: true, value: parsed as T } : wrong(`/${bad}`, "cannot be this");
 }

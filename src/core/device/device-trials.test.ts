@@ -21,6 +21,17 @@ describe("lines of devices", () => {
     });
     expect(readDeviceOrder('{"v":1,"type":"play","event":"slipped","seed":3}').ok).toBe(true);
     expect(readDeviceOrder('{"v":1,"type":"play","event":"magic"}').ok).toBe(false);
+    for (const [line, path] of [
+      ["[1]", "/v"],
+      ["null", ""],
+      ['{"v":1,"type":"toString"}', "/type"],
+      ['{"v":1,"type":"battery","percent":101}', "/percent"],
+      ['{"v":1,"type":"battery","percent":1,"more":2}', "/more"],
+      ['{"v":1,"type":"hello","kind":"mat","name":"","serial":"1","unit":"N","sampleHz":1}', "/name"],
+      ['{"v":1,"type":"samples","first":-1,"values":[1]}', "/first"],
+      ['{"v":1,"type":"samples","first":0,"values":[null]}', "/values"],
+    ])
+      expect(readDeviceLine(line ?? ""), line).toMatchObject({ ok: false, problems: [{ path }] });
   });
 
   it("of one number each say hello first, count on, and take either decimal sign", () => {

@@ -55,24 +55,42 @@ export function packTrace(
 }
 
 /**
+ * How many samples a kept trace has.
+ *
+ * @returns null where it is no such trace
+ * @example samplesOfTrace("AAAA") // null
+ */
+export const samplesOfTrace = (data: string): number | null => {
+  const bytes = inflated(data);
+  return bytes && bytes.length / bytesOfSample;
+};
+
+/** The bytes of a trace; null where they are none, half a sample, or would become larger than any trace. */
+function inflated(data: string): Uint8Array | null {
+  try {
+    const room = new Uint8Array(mostKeptSamples * bytesOfSample + 1);
+    const bytes = inflateSync(fromBase64(data), { out: room });
+    return bytes.length === 0 || bytes.length % bytesOfSample !== 0 || bytes.length >= room.length
+      ? null
+      : bytes;
+  } catch {
+    return null;
+  }
+}
+
+/**
  * The samples of a kept trace, to within half a step.
  *
  * @returns in its unit; null where it is no such trace
  * @example unpackTrace(packTrace([0, 1, 2], { device: "d", unit: "N", sampleHz: 100 }))?.length // 3
  */
 export function unpackTrace({ step, data }: Pick<KeptTrace, "step" | "data">): number[] | null {
-  try {
-    // A little longer than any trace: what would become larger is none.
-    const room = new Uint8Array(mostKeptSamples * bytesOfSample + 1);
-    const bytes = inflateSync(fromBase64(data), { out: room });
-    if (bytes.length === 0 || bytes.length % bytesOfSample !== 0 || bytes.length >= room.length) return null;
-    const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.length);
-    let at = 0;
-    return Array.from({ length: bytes.length / bytesOfSample }, (_, n) => {
-      at += view.getInt16(n * bytesOfSample, true);
-      return at * step;
-    });
-  } catch {
-    return null;
-  }
+  const bytes = inflated(data);
+  if (!bytes) return null;
+  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.length);
+  let at = 0;
+  return Array.from({ length: bytes.length / bytesOfSample }, (_, n) => {
+    at += view.getInt16(n * bytesOfSample, true);
+    return at * step;
+  });
 }

@@ -95,6 +95,8 @@ export default function CapturePanel({
       ref={dialog}
       className="modal text-base-content"
       aria-label={t("device.title", { name: measure.name })}
+      // A key pressed by mistake throws no trial away.
+      onCancel={(event) => settled > 0 && event.preventDefault()}
       onClose={onClose}
       data-testid="capture"
       data-read={read}

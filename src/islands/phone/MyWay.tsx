@@ -1,5 +1,6 @@
 import type { PhoneView } from "~/contract/phone";
 import { sayDate, sayTime, t } from "~/messages/say";
+import OwnNumbers from "./OwnNumbers";
 import RemindBox from "./RemindBox";
 
 const most = 10;
@@ -77,6 +78,7 @@ export default function MyWay({ view }: { view: PhoneView }) {
           </table>
         )}
       </div>
+      <OwnNumbers numbers={view.numbers ?? []} />
       <RemindBox days={view.days} />
       {view.messages.length > 0 && (
         <div>

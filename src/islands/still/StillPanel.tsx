@@ -108,6 +108,8 @@ export default function StillPanel({ episodeId, view, involvedSide, onDone, onCl
       ref={dialog}
       className="modal text-base-content"
       aria-label={t(`still.title.${view}`)}
+      // A key pressed by mistake throws no points away.
+      onCancel={(event) => picture && event.preventDefault()}
       onClose={onClose}
       data-testid="still-panel"
     >

@@ -23,9 +23,11 @@ export const addressFor = (secret: string, account: string): string => totp(secr
 /**
  * The step of time whose code this is, by RFC 6238; null where it is the code of none that counts.
  *
+ * @param secret in base 32; null where it cannot be opened: then no code fits
  * @param after the last step that was taken: no step is taken twice (RFC 6238, 5.2)
  */
-export function stepOfCode(secret: string, code: string, at: string, after: number): number | null {
+export function stepOfCode(secret: string | null, code: string, at: string, after: number): number | null {
+  if (secret === null) return null;
   const delta = totp(secret).validate({ token: code, timestamp: Date.parse(at), window: steps });
   if (delta === null) return null;
   const step = Math.floor(Date.parse(at) / 1000 / stepSeconds) + delta;

@@ -1,4 +1,5 @@
 import type { ResultSetHeader, RowDataPacket } from "mysql2";
+import { seal, unseal } from "~/server/seal/seal";
 import { toDatabaseTime, type Queryable } from "~/server/db/connection";
 
 /** Whose second factor it is. */
@@ -8,7 +9,8 @@ interface Holder {
 }
 
 export interface SecondFactor {
-  readonly secret: string;
+  /** Null where it was sealed with a key that is not here any more: no code of the app fits then. */
+  readonly secret: string | null;
   readonly confirmed: boolean;
   /** The last step of time whose code was taken. */
   readonly lastStep: number;
@@ -22,10 +24,25 @@ export async function findSecondFactor(db: Queryable, who: Holder): Promise<Seco
   const row = rows[0];
   if (!row) return null;
   return {
-    secret: String(row["secret"]),
+    secret: opened(who, String(row["secret"])),
     confirmed: row["confirmed_at"] !== null,
     lastStep: Number(row["last_step"]),
   };
+}
+
+const mark = "sealed:";
+
+/** A secret as it is stored: sealed for this one person where there is a key. */
+function closed({ clinicId, staffId }: Holder, secret: string): string {
+  const sealed = seal(clinicId, staffId, Buffer.from(secret).toString("base64"));
+  return sealed === null ? secret : mark + sealed;
+}
+
+/** A secret as it is used; one from before there was a key stands as it is. */
+function opened({ clinicId, staffId }: Holder, stored: string): string | null {
+  if (!stored.startsWith(mark)) return stored;
+  const open = unseal(clinicId, staffId, stored.slice(mark.length));
+  return open === null ? null : Buffer.from(open, "base64").toString();
 }
 
 /** Keeps a secret that does not count yet, in place of one that does not either. */
@@ -33,7 +50,7 @@ export async function keepSecret(db: Queryable, who: Holder, secret: string): Pr
   await db.execute(
     `INSERT INTO second_factors (clinic_id, staff_id, secret) VALUES (?, ?, ?)
      ON DUPLICATE KEY UPDATE secret = IF(confirmed_at IS NULL, VALUES(secret), secret)`,
-    [who.clinicId, who.staffId, secret],
+    [who.clinicId, who.staffId, closed(who, secret)],
   );
 }
 

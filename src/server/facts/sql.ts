@@ -35,6 +35,33 @@ export async function readFacts<C extends Columns>(
   return facts;
 }
 
+/** Which facts of an episode are read: those with one of some values, so many at most. */
+interface Wanted<C extends Columns> {
+  readonly field?: keyof C & string;
+  readonly values?: readonly string[];
+  readonly most: number;
+}
+
+/** The latest facts of one kind in one episode, the latest first: where there may be many, or large ones. One query. */
+export async function readLatestFacts<C extends Columns>(
+  db: Queryable,
+  { table, columns, order }: FactDefinition<C>,
+  clinicId: string,
+  episodeId: string,
+  { field, values = [], most }: Wanted<C>,
+): Promise<FactOf<C>[]> {
+  if (field !== undefined && values.length === 0) return [];
+  const names = Object.values(columns).map(({ name }) => name);
+  const chosen = field === undefined ? "" : `AND ${columns[field]?.name} IN (?)`;
+  const [rows] = await db.query<RowDataPacket[]>(
+    `SELECT ${names.join(", ")} FROM ${table}
+      WHERE clinic_id = ? AND episode_id = ? ${chosen}
+      ORDER BY ${order.map((name) => `${name} DESC`).join(", ")} LIMIT ?`,
+    [clinicId, episodeId, ...(field === undefined ? [] : [values]), most],
+  );
+  return rows.map((row) => fieldsOf(columns, row) as FactOf<C>);
+}
+
 const writerOf = (
   { by, fromPhones }: Pick<FactDefinition, "by" | "fromPhones">,
   row: RowDataPacket,

@@ -1,7 +1,7 @@
 import type { StillsView } from "~/contract/measures";
 import { loadEpisode, noteRead } from "~/server/case/load-episode";
 import { pool } from "~/server/db/connection";
-import { readFacts } from "~/server/facts/sql";
+import { readFacts, readLatestFacts } from "~/server/facts/sql";
 import { stills as stillFacts } from "~/server/facts/stills";
 import { visits } from "~/server/facts/visits";
 import { maySeal, unseal } from "~/server/seal/seal";
@@ -15,15 +15,14 @@ export async function readStills(staff: StaffContext, episodeId: string): Promis
   await loadEpisode(staff, episodeId);
   await noteRead(staff, episodeId, "read-stills");
   const [stills, days] = await Promise.all([
-    readFacts(pool(), stillFacts, staff.clinicId, [episodeId]),
+    readLatestFacts(pool(), stillFacts, staff.clinicId, episodeId, { most: shownAtMost }),
     readFacts(pool(), visits, staff.clinicId, [episodeId]),
   ]);
   const takenOn = new Map((days.get(episodeId) ?? []).map((visit) => [visit.id, visit.takenOn]));
-  const latest = [...(stills.get(episodeId) ?? [])].reverse().slice(0, shownAtMost);
   return {
     episodeId,
     mayKeepPictures: maySeal(),
-    stills: latest.map(({ by: _by, recordedAt: _at, visitId, picture, ...still }) => ({
+    stills: stills.map(({ recordedAt: _at, visitId, picture, ...still }) => ({
       ...still,
       takenOn: takenOn.get(visitId) ?? "",
       picture: picture === undefined ? null : unseal(staff.clinicId, still.id, picture),

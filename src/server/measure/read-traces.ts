@@ -2,7 +2,7 @@ import type { TracesView } from "~/contract/measures";
 import { standingResults } from "~/core/measure/measure";
 import { loadEpisode, noteRead } from "~/server/case/load-episode";
 import { pool } from "~/server/db/connection";
-import { readFacts } from "~/server/facts/sql";
+import { readLatestFacts } from "~/server/facts/sql";
 import { traces as traceFacts } from "~/server/facts/traces";
 import type { StaffContext } from "~/server/staff-context";
 
@@ -22,12 +22,18 @@ export async function readTraces(
       .filter((result) => result.measure === measure)
       .map((result) => [result.id, result]),
   );
-  const all = (await readFacts(pool(), traceFacts, staff.clinicId, [episodeId])).get(episodeId) ?? [];
-  const told = all.flatMap(({ resultId, by: _by, recordedAt: _at, ...trace }) => {
-    const result = results.get(resultId);
-    if (!result) return [];
-    const { takenOn, side, trials } = result;
-    return [{ ...trace, takenOn, side, value: trials?.[trace.trial] ?? null }];
+  const told = await readLatestFacts(pool(), traceFacts, staff.clinicId, episodeId, {
+    field: "resultId",
+    values: [...results.keys()],
+    most: shownAtMost,
   });
-  return { episodeId, traces: told.reverse().slice(0, shownAtMost) };
+  return {
+    episodeId,
+    traces: told.flatMap(({ resultId, recordedAt: _at, ...trace }) => {
+      const result = results.get(resultId);
+      if (!result) return [];
+      const { takenOn, side, trials } = result;
+      return [{ ...trace, takenOn, side, value: trials?.[trace.trial] ?? null }];
+    }),
+  };
 }

@@ -1,5 +1,5 @@
 import type { ImportBody, VisitBody, VisitWritten } from "~/contract/measures";
-import { unpackTrace } from "~/core/device/pack-trace";
+import { samplesOfTrace } from "~/core/device/pack-trace";
 import { landmarkProblems } from "~/core/measure/landmark-angles";
 import { pictureProblem } from "~/core/measure/picture-problem";
 import { problemIf, within, type FieldProblem } from "~/core/schema/field-problem";
@@ -124,19 +124,26 @@ const daysOf = ({ writing, loaded: { file, head } }: WriteScope) => ({
   onsetOn: file.episode.onsetOn,
 });
 
+/** Twenty measures of both sides, three trials each: more than any visit. */
+const mostTraces = 120;
+
 /** A trace of a trial that is not there, of one that has one already, or that is none. */
-const traceProblems = ({ results }: VisitBody): FieldProblem[] =>
-  results.flatMap(({ trials, traces = [] }, i) =>
+const traceProblems = ({ results }: VisitBody): FieldProblem[] => {
+  const count = results.reduce((sum, { traces = [] }) => sum + traces.length, 0);
+  if (count > mostTraces)
+    return [{ path: "/results", problem: `have ${count} traces; ${mostTraces} at most` }];
+  return results.flatMap(({ trials, traces = [] }, i) =>
     traces.flatMap((trace, n) => {
       const path = `/results/${i}/traces/${n}`;
       const isTwice = traces.findIndex(({ trial }) => trial === trace.trial) < n;
       return [
         ...problemIf(trace.trial >= trials.length, `${path}/trial`, "is no trial of this result"),
         ...problemIf(isTwice, `${path}/trial`, "has a trace already"),
-        ...problemIf(unpackTrace(trace) === null, `${path}/data`, "is no trace"),
+        ...problemIf(samplesOfTrace(trace.data) === null, `${path}/data`, "is no trace"),
       ];
     }),
   );
+};
 
 /** Points that cannot be read, or a picture that must not or cannot be kept. */
 const stillProblems = ({ stills = [] }: VisitBody): FieldProblem[] =>

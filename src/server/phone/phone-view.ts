@@ -15,6 +15,7 @@ import { readFacts } from "~/server/facts/sql";
 import { keptWeeks } from "~/server/week/read-week";
 import type { PhoneContext } from "~/server/phone-context";
 import { itemsAtHome, laidDays } from "./at-home";
+import { ownNumbers } from "./own-numbers";
 
 const doneDaysBack = 14;
 const painDaysBack = 42;
@@ -53,6 +54,7 @@ export async function readPhone(phone: PhoneContext): Promise<PhoneView> {
       .filter((date) => date > addDays(today, -doneDaysBack)),
     morningOf: reportDays(file, loaded.days()).canReport,
     pains: painsOf(loaded, today),
+    numbers: ownNumbers(loaded),
     stair: {
       stages: stages.map(({ name, aim }) => ({ name, aim })),
       at: stages.findIndex(({ code }) => code === review.stage),

@@ -17,7 +17,7 @@ export const maySeal = (): boolean => recordKey() !== null;
 
 /** Each clinic has a key of its own, made from the installation's (RFC 5869). */
 const clinicKey = (key: Buffer, clinicId: string): Buffer =>
-  Buffer.from(hkdfSync("sha256", key, clinicId.toLowerCase(), "patient-stair pictures", sizes.key));
+  Buffer.from(hkdfSync("sha256", key, clinicId.toLowerCase(), "patient-stair sealed", sizes.key));
 
 /**
  * Seals bytes with a clinic's key, for one place only: under another id they cannot be opened.

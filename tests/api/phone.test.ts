@@ -61,6 +61,41 @@ function sessionOf(view: PhoneView, ago = 60_000, clock = "2031-05-05T10:00:00.0
   };
 }
 
+describe("the own numbers", () => {
+  it("are the hurt leg's tests over time, what the gate reads first, with the other leg's last one; no scores, no grades", async () => {
+    const { phone } = await openedPhone();
+    const { involvedSide } = (await clinician.get(`/api/episodes/${id}/measures`)).body as {
+      involvedSide: string;
+    };
+    const other = involvedSide === "left" ? "right" : "left";
+    const take = async (takenOn: string, value: number, side: string, measure = "hip-extension-force") =>
+      clinician.post(`/api/episodes/${id}/measures`, {
+        id: uuid(),
+        takenOn,
+        results: [{ id: uuid(), measure, side, trials: [value] }],
+      });
+    for (const [day, value, side] of [
+      [addDays(today, -2), 180, involvedSide],
+      [today, 199, involvedSide],
+      [today, 240, other],
+    ] as const)
+      expect((await take(day, value, side)).status).toBe(201);
+    expect((await take(today, 60, "none", "knee-score")).status).toBeLessThan(500);
+    const { numbers = [] } = await viewOf(phone);
+    expect(numbers.find(({ name }) => name.startsWith("Hip extension"))).toEqual({
+      name: "Hip extension, isometric",
+      unit: "N",
+      points: [
+        { date: addDays(today, -2), value: 180 },
+        { date: today, value: 199 },
+      ],
+      other: 240,
+    });
+    expect(numbers.length).toBeLessThanOrEqual(6);
+    expect(numbers.every(({ unit }) => unit !== "{score}")).toBe(true);
+  });
+});
+
 describe("opening", () => {
   it("a link opens one person's own plan; a code does with the year of birth, however it is typed", async () => {
     const { phone, code } = await openedPhone();
@@ -221,40 +256,5 @@ describe("what a phone tells", () => {
     expect((await assistant.post(`/api/episodes/${id}/messages`, { ...message, id: uuid() })).status).toBe(
       403,
     );
-  });
-});
-
-describe("the own numbers", () => {
-  it("are the hurt leg's tests over time, what the gate reads first, with the other leg's last one; no scores, no grades", async () => {
-    const { phone } = await openedPhone();
-    const { involvedSide } = (await clinician.get(`/api/episodes/${id}/measures`)).body as {
-      involvedSide: string;
-    };
-    const other = involvedSide === "left" ? "right" : "left";
-    const take = async (takenOn: string, value: number, side: string, measure = "hip-extension-force") =>
-      clinician.post(`/api/episodes/${id}/measures`, {
-        id: uuid(),
-        takenOn,
-        results: [{ id: uuid(), measure, side, trials: [value] }],
-      });
-    for (const [day, value, side] of [
-      [addDays(today, -2), 180, involvedSide],
-      [today, 199, involvedSide],
-      [today, 240, other],
-    ] as const)
-      expect((await take(day, value, side)).status).toBe(201);
-    expect((await take(today, 60, "none", "knee-score")).status).toBeLessThan(500);
-    const { numbers = [] } = await viewOf(phone);
-    expect(numbers.find(({ name }) => name.startsWith("Hip extension"))).toEqual({
-      name: "Hip extension, isometric",
-      unit: "N",
-      points: [
-        { date: addDays(today, -2), value: 180 },
-        { date: today, value: 199 },
-      ],
-      other: 240,
-    });
-    expect(numbers.length).toBeLessThanOrEqual(6);
-    expect(numbers.every(({ unit }) => unit !== "{score}")).toBe(true);
   });
 });

@@ -1,5 +1,5 @@
 import type { PhoneView } from "~/contract/phone";
-import { label, sayDate, sayNumber, t } from "~/messages/say";
+import { sayDate, sayQuantity, t } from "~/messages/say";
 
 const barWidth = 100;
 
@@ -12,7 +12,7 @@ export default function OwnNumbers({ numbers }: { numbers: NonNullable<PhoneView
       <ul className="mt-2 flex flex-col gap-4">
         {numbers.map(({ name, unit, points, other }) => {
           const most = Math.max(1, other ?? 0, ...points.map(({ value }) => value));
-          const said = (value: number) => `${sayNumber(value)} ${label("unit", unit)}`.trim();
+          const said = (value: number) => sayQuantity(value, unit);
           return (
             <li key={name}>
               <h3 className="font-semibold">{name}</h3>

@@ -260,10 +260,8 @@ describe("a second factor", () => {
     const { email, client, code, id } = await withFactor("sealed");
     const { recoveryCodes } = (await client.post("/api/account/second-factor-on", { code: code() })).body;
     const db = await mysql.createConnection(servers.database.ownerUrl);
-    const [rows] = await db.query<mysql.RowDataPacket[]>(
-      "SELECT secret FROM second_factors WHERE staff_id = ?",
-      [id],
-    );
+    const sql = "SELECT secret FROM second_factors WHERE staff_id = ?";
+    const [rows] = await db.query<mysql.RowDataPacket[]>(sql, [id]);
     await db.end();
     expect(String(rows[0]?.["secret"])).toMatch(/^sealed:[A-Za-z0-9+/=]{60,}$/);
     later(60);

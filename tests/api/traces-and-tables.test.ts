@@ -47,8 +47,8 @@ describe("traces", () => {
     expect(
       told.map((one: { trial: number; value: number; side: string }) => [one.trial, one.value, one.side]),
     ).toEqual([
-      [1, 320, "left"],
       [0, 318, "left"],
+      [1, 320, "left"],
     ]);
     const back = unpackTrace(told[0]) ?? [];
     expect(back.length).toBe(samples.length);

@@ -119,7 +119,7 @@ it("ten measures are taken by device, the slipped trial again, and stand in the 
   const drawn = trend.getByTestId("traces").getByRole("img");
   await drawn.first().waitFor();
   expect(await drawn.count()).toBe(6);
-  expect(await drawn.first().getAttribute("aria-label")).toMatch(/right, trial 3: 3\d\d N/);
+  expect(await drawn.first().getAttribute("aria-label")).toMatch(/left, trial 1: 3\d\d N/);
   expect(await violationsOf(page, wcag)).toEqual([]);
   expect(person.complaints.splice(0)).toEqual([]);
 }, 120_000);

@@ -9,7 +9,7 @@ import type { StaffContext } from "~/server/staff-context";
 /** As many are drawn; older ones are in the person's file. */
 const shownAtMost = 36;
 
-/** What devices told while a measure was taken, of results that stand, the latest first. */
+/** What devices told while a measure was taken, of results that stand: the latest day first, side by side, trial by trial. */
 export async function readTraces(
   staff: StaffContext,
   episodeId: string,
@@ -27,13 +27,16 @@ export async function readTraces(
     values: [...results.keys()],
     most: shownAtMost,
   });
+  const traces = told.flatMap(({ resultId, recordedAt: _at, ...trace }) => {
+    const result = results.get(resultId);
+    if (!result) return [];
+    const { takenOn, side, trials } = result;
+    return [{ ...trace, takenOn, side, value: trials?.[trace.trial] ?? null }];
+  });
   return {
     episodeId,
-    traces: told.flatMap(({ resultId, recordedAt: _at, ...trace }) => {
-      const result = results.get(resultId);
-      if (!result) return [];
-      const { takenOn, side, trials } = result;
-      return [{ ...trace, takenOn, side, value: trials?.[trace.trial] ?? null }];
-    }),
+    traces: traces.sort(
+      (a, b) => b.takenOn.localeCompare(a.takenOn) || a.side.localeCompare(b.side) || a.trial - b.trial,
+    ),
   };
 }

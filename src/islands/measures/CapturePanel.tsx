@@ -58,7 +58,9 @@ export default function CapturePanel({
     setReading(false);
     setRead((before) => before + 1);
     const taken = { ...trial, kept };
-    const next = slots.map((one, n) => (n === at ? { ...one, taken, accepted: false } : one));
+    const next = slots.map((one, n) =>
+      n === at ? { ...one, taken, accepted: false, held: aim !== "none" } : one,
+    );
     setSlots(next);
     // What should be repeated stays before one's eyes until somebody has decided.
     if (isSettled(next[at] as Slot)) goOn(next);
@@ -85,8 +87,7 @@ export default function CapturePanel({
   const shown = slot.taken ? slot : shownBefore?.taken ? shownBefore : null;
 
   const put = () => {
-    const filled = rowWith({ ...row, ...(leverCm === "" ? {} : { leverCm }) }, slots, measure);
-    onDone(aim === "none" ? filled : { ...filled, submaximal: true });
+    onDone(rowWith({ ...row, ...(leverCm === "" ? {} : { leverCm }) }, slots, measure));
     dialog.current?.close();
   };
 
@@ -169,7 +170,13 @@ export default function CapturePanel({
               )}
             </div>
           </div>
-          <TrialList slots={slots} measure={measure} at={at} disabled={state.running} onPick={setAt} />
+          <TrialList
+            slots={slots}
+            measure={measure}
+            at={at}
+            disabled={state.running || reading}
+            onPick={setAt}
+          />
         </div>
         <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
           {isForce && measure.sides === "each" && (

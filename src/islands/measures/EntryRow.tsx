@@ -1,4 +1,4 @@
-import { Camera, ChartLine, Gauge, X } from "lucide-react";
+import { Camera, ChartLine, Gauge, X, type LucideIcon } from "lucide-react";
 import type { Measure } from "~/core/measure/measure";
 import { limitKinds } from "~/core/measure/measure";
 import type { MeasureStatus } from "~/core/measure/measure-status";
@@ -107,18 +107,10 @@ export default function EntryRow({
             </span>
           )}
           {onTake && (
-            <button type="button" className="btn btn-sm mt-1 min-h-11 sm:min-h-8" onClick={onTake}>
-              <Gauge className="size-4" aria-hidden />
-              {t("measures.takeIt")}
-              <span className="sr-only">: {measure.name}</span>
-            </button>
+            <TakeButton icon={Gauge} says={t("measures.takeIt")} name={measure.name} onTake={onTake} />
           )}
           {onStill && (
-            <button type="button" className="btn btn-sm mt-1 min-h-11 sm:min-h-8" onClick={onStill}>
-              <Camera className="size-4" aria-hidden />
-              {t("measures.fromPicture")}
-              <span className="sr-only">: {measure.name}</span>
-            </button>
+            <TakeButton icon={Camera} says={t("measures.fromPicture")} name={measure.name} onTake={onStill} />
           )}
           {unusual && (
             <label className="mt-1 flex min-h-8 items-center gap-2 text-sm">
@@ -225,5 +217,24 @@ export default function EntryRow({
         </tr>
       )}
     </>
+  );
+}
+
+interface TakeProps {
+  icon: LucideIcon;
+  says: string;
+  /** Of the measure, for whoever cannot see whose row it is. */
+  name: string;
+  onTake: () => void;
+}
+
+/** Another way than typing to take a measure. */
+function TakeButton({ icon: Icon, says, name, onTake }: TakeProps) {
+  return (
+    <button type="button" className="btn btn-sm mt-1 min-h-11 sm:min-h-8" onClick={onTake}>
+      <Icon className="size-4" aria-hidden />
+      {says}
+      <span className="sr-only">: {name}</span>
+    </button>
   );
 }

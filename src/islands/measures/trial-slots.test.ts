@@ -61,3 +61,14 @@ it("what stands fills the row in its own unit and goes out with its trace, by it
   expect(right?.traces?.[0]?.id).not.toBe(left?.traces?.[0]?.id);
   expect(toVisit(draft, new Map([[measure.code, measure]]))?.results[0]?.traces).toEqual(left?.traces);
 });
+
+it("one that was held inside a band makes the row no maximum, whatever is aimed at by the end; one that was not leaves it", () => {
+  const [first, second, ...rest] = slotsOf(measure, "left") as [Slot, Slot, ...Slot[]];
+  const some = (held: boolean) => [
+    { ...first, taken: taken(200), held },
+    { ...second, taken: taken(320) },
+    ...rest,
+  ];
+  expect(rowWith(emptyRow(measure), some(true), measure).submaximal).toBe(true);
+  expect(rowWith(emptyRow(measure), some(false), measure).submaximal).toBeUndefined();
+});

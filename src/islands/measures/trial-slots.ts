@@ -13,6 +13,8 @@ export interface Slot {
   readonly taken: (MeasuredTrial & { readonly kept: KeptTrace }) | null;
   /** It stands although there was a reason to repeat it. */
   readonly accepted: boolean;
+  /** It was held inside a band: whatever it is, it is no maximum. */
+  readonly held: boolean;
 }
 
 /**
@@ -29,6 +31,7 @@ export function slotsOf(measure: Pick<Measure, "trials" | "sides">, involved: In
       trial,
       taken: null,
       accepted: false,
+      held: false,
     })),
   );
 }
@@ -40,7 +43,7 @@ export const isSettled = ({ taken, accepted }: Slot): boolean =>
 /** A trial that stands, with its value; none otherwise. */
 const standing = (slot: Slot) =>
   isSettled(slot) && slot.taken && slot.taken.value !== null
-    ? [{ side: slot.side, trial: slot.trial, value: slot.taken.value, kept: slot.taken.kept }]
+    ? [{ ...slot, value: slot.taken.value, kept: slot.taken.kept }]
     : [];
 
 /** The next to be taken: the first that does not stand yet; none when all do. */
@@ -71,5 +74,6 @@ export function rowWith(row: RowEntry, slots: readonly Slot[], measure: Measure)
     traces[slot.trial] = slot.kept;
     sides[slot.side] = { ...before, trials, traces };
   }
-  return { ...row, sides };
+  const held = slots.flatMap(standing).some((slot) => slot.held);
+  return { ...row, sides, ...(held ? { submaximal: true } : {}) };
 }

@@ -71,6 +71,25 @@ describe("traces", () => {
     expect(await traces()).toHaveLength(before);
   });
 
+  it("an id that is used already, of a trace, a result or a later day of a table, is a conflict; nothing is kept", async () => {
+    const hip = { side: "right", measure: "hip-abduction-force" };
+    const body = visit([force([301], { ...hip, traces: [trace(0)] })], "2026-03-01");
+    expect((await clinic.client.post(at(id, "measures"), body)).status).toBe(201);
+    const [used] = body.results as [{ id: string; traces: { id: string }[] }];
+    const before = (await clinic.client.get(at(id, "results-table"))).body;
+    const again = [
+      visit([force([302], { ...hip, traces: [trace(0, { id: used.traces[0]?.id })] })]),
+      visit([force([302], { ...hip, id: used.id })]),
+    ];
+    for (const one of again) expect((await clinic.client.post(at(id, "measures"), one)).status).toBe(409);
+    const table = [
+      visit([force([303])], "2026-03-02"),
+      { ...visit([force([303])], "2026-03-03"), id: body.id },
+    ];
+    expect((await clinic.client.post(at(id, "imports"), { visits: table })).status).toBe(409);
+    expect((await clinic.client.get(at(id, "results-table"))).body).toBe(before);
+  });
+
   it("of a result that was withdrawn are drawn no more", async () => {
     const body = visit([force([300], { side: "right", traces: [trace(0)] })]);
     await clinic.client.post(at(id, "measures"), body);

@@ -15,7 +15,7 @@ import { isUuid } from "~/core/schema/formats";
 import { t } from "~/messages/say";
 import type { PhoneContext } from "~/server/phone-context";
 import type { StaffContext } from "~/server/staff-context";
-import { isDatabaseUnavailable } from "~/server/db/transaction";
+import { isDatabaseUnavailable, isDuplicate } from "~/server/db/transaction";
 import { log } from "./log";
 import { noteRefusal } from "./note-refusal";
 import { ApiProblem, databaseDown, notFound, refused } from "./problem";
@@ -163,6 +163,12 @@ function sound<T>(checked: Checked<T>): T {
 function failure(error: unknown, context: APIContext): Response {
   if (error instanceof ApiProblem) return error.response();
   if (isDatabaseUnavailable(error)) return databaseDown().response();
+  if (isDuplicate(error))
+    return new ApiProblem(
+      409,
+      "id-in-use",
+      "An id in this belongs to another record. Nothing was saved.",
+    ).response();
   log.error(
     { route: context.routePattern, error: String((error as Error)?.stack ?? error) },
     "unforeseen failure",

@@ -1,4 +1,6 @@
 // Serves the built application: one process, no state of its own; several may run against one database.
+import { createHash } from "node:crypto";
+import { readdirSync } from "node:fs";
 import http from "node:http";
 import path from "node:path";
 import compression from "compression";
@@ -59,6 +61,9 @@ await runPlainly(async () => {
   const files = serveFiles(inRepository("dist/client"));
   const compress = compression();
   let stopping = false;
+  // Said by every answer and by the phone's page, so that a page that a phone kept knows when it is an old one.
+  process.env.STAIR_EDITION = editionOf(inRepository("dist/client/_astro"));
+  headers["stair-edition"] = process.env.STAIR_EDITION;
 
   const server = http.createServer((request, response) => {
     for (const [name, value] of Object.entries(headers)) response.setHeader(name, value);
@@ -116,6 +121,12 @@ function setForwarding(request) {
   }
   const kept = Object.entries(request.headers).filter(([name]) => !/^(x-forwarded-|forwarded$)/.test(name));
   request.headers = Object.fromEntries(kept);
+}
+
+/** What this build is, in few letters: the names of its files stand for what is in them. */
+function editionOf(folder) {
+  const names = readdirSync(folder).sort().join("\n");
+  return createHash("sha256").update(names).digest("hex").slice(0, 12);
 }
 
 /** The built files, compressed ones first. Names with a hash never change what they stand for. */

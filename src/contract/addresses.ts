@@ -105,6 +105,7 @@ export const addresses = {
   endFeed: "POST /api/episodes/{id}/calendar-feeds-ended",
   readFeed: "GET /api/calendar/{token}",
   writeMessage: "POST /api/episodes/{id}/messages",
+  allowHarder: "POST /api/episodes/{id}/harder-days",
 
   openPhone: "POST /api/phone/openings",
   readPhone: "GET /api/phone",

@@ -1,6 +1,7 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { Skipped } from "~/core/case/case-file";
 import { episodeStates } from "~/core/episode/episode-turn";
+import { bodyPlaces } from "~/core/exercise/body-place";
 import { Lane } from "~/core/exercise/body";
 import { Prescription } from "~/core/exercise/prescription";
 import { stopSignalCodes, urgencies } from "~/core/intake/stop-signal";
@@ -14,12 +15,12 @@ import { endpoint, smallLimit } from "./endpoint";
 import { Ways } from "./habits";
 import { closed, code, date, HeightM, instant, orNull, uuid, written } from "./fields";
 
-/** One change of an exercise that makes it easier for a day; the plan stays as it is. */
-export const EasierToday = Type.Object(
+/** One change of an exercise for a day, easier or harder; the plan stays as it is. */
+export const DayChange = Type.Object(
   { knob: Type.String(), to: Type.Union([Type.Number(), Type.String()]), prescription: Prescription },
   closed,
 );
-export type EasierToday = Static<typeof EasierToday>;
+export type DayChange = Static<typeof DayChange>;
 
 /** An exercise of the plan as the patient does it alone. */
 export const PhoneItem = Type.Object(
@@ -40,7 +41,13 @@ export const PhoneItem = Type.Object(
     caution: orNull(Type.String()),
     /** It must not be done until somebody of the clinic has cleared it. */
     stopped: Type.Boolean(),
-    easier: orNull(EasierToday),
+    easier: orNull(DayChange),
+    /** A notch more for a good day, where somebody of the clinic has allowed it in writing; as of the view's own day. */
+    harder: Type.Optional(orNull(DayChange)),
+    /** Where the body is; absent in a view that an older version sent. */
+    place: Type.Optional(oneOf(bodyPlaces)),
+    /** The last day on which it was done. */
+    lastDoneOn: Type.Optional(orNull(date)),
     /** When the present setting began to hold. */
     since: instant,
     /** Days of this week on which it was done, and on how many it is wanted. */

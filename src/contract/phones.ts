@@ -1,8 +1,10 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { Pain } from "~/core/response/pain-response";
+import { KnobValue } from "~/core/exercise/prescription";
+import { HarderBar } from "~/core/review/harder-alone";
 import { oneOf } from "~/core/schema/one-of";
 import { endpoint, smallLimit } from "./endpoint";
-import { ClockTime, closed, date, instant, orNull, PersonName, uuid, written } from "./fields";
+import { ClockTime, closed, date, instant, orNull, PersonName, reason, uuid, written } from "./fields";
 import { PhoneMessage } from "./phone";
 import { recordingRoles, signingRoles } from "./roles";
 
@@ -18,6 +20,24 @@ export const KnownPhone = Type.Object(
   closed,
 );
 
+/** An exercise of the plan, with whether it may be done harder on a good day, and what the phone offers right now. */
+export const HarderItem = Type.Object(
+  {
+    itemId: uuid,
+    name: Type.String(),
+    /** The latest word on it; null where nobody has said anything. */
+    word: orNull(
+      Type.Object({ allowed: Type.Boolean(), reason: Type.String(), by: Type.String(), at: instant }, closed),
+    ),
+    /** The knob that would be turned today. */
+    change: orNull(Type.Object({ knob: Type.String(), to: KnobValue }, closed)),
+    /** Why nothing is offered today. */
+    bar: orNull(HarderBar),
+  },
+  closed,
+);
+export type HarderItem = Static<typeof HarderItem>;
+
 /** What the clinic sees of a patient's phones. */
 export const PhonesView = Type.Object(
   {
@@ -32,6 +52,7 @@ export const PhonesView = Type.Object(
     /** Days with work that are laid out from today on: what a calendar would show. */
     laidDays: Type.Integer(),
     messages: Type.Array(PhoneMessage),
+    harder: Type.Array(HarderItem),
     /** What came from phones lately: a day's work, a morning, a sign; with when it happened and when it arrived. */
     told: Type.Array(
       Type.Object(
@@ -82,6 +103,9 @@ export type MessageBody = Static<typeof MessageBody>;
 export const MessageWritten = Type.Object({ ...written, phones: PhonesView }, closed);
 export type MessageWritten = Static<typeof MessageWritten>;
 
+export const HarderBody = Type.Object({ id: uuid, itemId: uuid, allowed: Type.Boolean(), reason }, closed);
+export type HarderBody = Static<typeof HarderBody>;
+
 export const readPhones = endpoint({
   name: "readPhones",
   says: "The phones on which a patient's plan was opened, and what came from them",
@@ -110,6 +134,16 @@ export const writeMessage = endpoint({
   says: "Write a short message to a patient's phone",
   roles: signingRoles,
   body: MessageBody,
+  limit: smallLimit,
+  answer: MessageWritten,
+  status: 201,
+});
+
+export const allowHarder = endpoint({
+  name: "allowHarder",
+  says: "Allow a patient in writing to do an exercise a notch harder on a good day, or take that back",
+  roles: signingRoles,
+  body: HarderBody,
   limit: smallLimit,
   answer: MessageWritten,
   status: 201,

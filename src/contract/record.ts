@@ -98,6 +98,11 @@ export const RecordEntry = Type.Union([
     },
     closed,
   ),
+  Type.Object(
+    { kind: Type.Literal("message"), at: instant, by: Type.String(), words: Type.String() },
+    closed,
+  ),
+  Type.Object({ kind: Type.Literal("harder"), ...signed, itemId: uuid, allowed: Type.Boolean() }, closed),
   Type.Object({ kind: Type.Literal("school"), ...signed, school: PainSchoolCode }, closed),
   Type.Object({ kind: Type.Literal("passing"), ...signed, passing: Passing }, closed),
   Type.Object(

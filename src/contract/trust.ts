@@ -126,6 +126,8 @@ export const PersonFile = Type.Object(
           traces: Type.Array(Type.Unknown()),
           /** Points placed in pictures, and the pictures that were kept. */
           stills: Type.Array(Type.Unknown()),
+          /** Phones and calendars that the plan was opened on, codes that were made for them, and what was allowed there. */
+          phones: Type.Unknown(),
           week: Type.Unknown(),
           case: CaseFile,
           record: Type.Array(RecordEntry),

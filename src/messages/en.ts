@@ -14,6 +14,7 @@ import { still } from "./en-still";
 import { shelf } from "./en-shelf";
 import { measures } from "./en-measures";
 import { phone } from "./en-phone";
+import { phones } from "./en-phones";
 import { plan } from "./en-plan";
 import { people } from "./en-people";
 import { week } from "./en-week";
@@ -39,6 +40,7 @@ export const en = {
   ...shelf,
   ...measures,
   ...phone,
+  ...phones,
   ...plan,
   ...people,
   ...week,

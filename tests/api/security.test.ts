@@ -39,6 +39,7 @@ describe("another clinic's ids answer 404, at every endpoint that takes one", ()
     "calendar-feeds-ended": () => ({}),
     "phones-ended": () => ({ phoneId: null }),
     messages: () => ({ id: uuid(), words: "Rest today" }),
+    "harder-days": () => ({ id: uuid(), itemId: squeezeOf("fencer"), allowed: true, reason: "because" }),
     sessions: () => squeezeSession("fencer"),
     reports: () => ({ id: uuid(), trainingDate: "2026-03-08", pain: 1 }),
     decisions: () => ({ id: uuid(), itemId: squeezeOf("fencer"), expectedVersion: 1, action: "accept" }),

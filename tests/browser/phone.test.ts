@@ -96,7 +96,7 @@ describe("a patient's own phone", () => {
     await storageFree();
     expect(await sent()).toContain("One thing will be sent");
     await my.reload();
-    await my.getByText("You have done today’s exercises.").waitFor();
+    await my.getByText("5 of 6 done today.").waitFor();
     expect(await sent()).toContain("One thing will be sent");
     expect(unexpected()).toEqual([]);
   });

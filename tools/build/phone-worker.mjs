@@ -21,6 +21,7 @@ export async function addPhoneWorker(folder) {
     configFile: false,
     logLevel: "error",
     root: inRepository("."),
+    resolve: { alias: { "~": inRepository("src") } },
     define: { "process.env.NODE_ENV": '"production"' },
     build: {
       outDir: folder,

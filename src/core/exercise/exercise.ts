@@ -146,7 +146,7 @@ export const Exercise = Type.Object(
 export type Exercise = Static<typeof Exercise>;
 
 /** The variant with this id. @throws RangeError when the exercise has none */
-export function variantOf(exercise: Exercise, variantId: string): Variant {
+export function variantOf(exercise: Pick<Exercise, "id" | "variants">, variantId: string): Variant {
   const found = exercise.variants.find((variant) => variant.id === variantId);
   if (!found) throw new RangeError(`exercise ${exercise.id} has no variant ${variantId}`);
   return found;

@@ -3,6 +3,7 @@ import type { Wire } from "~/contract/all";
 import type { AnswerOf, BodyOf, PathOf, QueryOf } from "~/contract/endpoint";
 import type { Problem } from "~/contract/problem";
 import { unattendedHeader } from "~/contract/unattended";
+import { noteEdition } from "./edition";
 import { signInAgain } from "./signed-out";
 import { tellNews } from "./patient-news";
 import { t } from "~/messages/say";
@@ -35,6 +36,7 @@ export async function call<N extends EndpointName>(
       },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     });
+    noteEdition(response.headers);
     const isFile = response.headers.get("content-type")?.startsWith("application/pdf") ?? false;
     const data: unknown = isFile ? await response.blob() : await response.json();
     if (response.ok) {

@@ -6,7 +6,7 @@ import { painPatterns, painSites } from "~/core/response/session-record";
 import PainPicker from "~/islands/frame/PainPicker";
 import TapChoice from "~/islands/frame/TapChoice";
 import { t } from "~/messages/say";
-import type { Felt } from "./run-state";
+import type { Felt } from "~/workers/phone/run-state";
 
 interface Props {
   item: PhoneItem;

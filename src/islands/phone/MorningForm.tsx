@@ -4,7 +4,7 @@ import { swellings } from "~/core/response/session-record";
 import PainPicker from "~/islands/frame/PainPicker";
 import TapChoice from "~/islands/frame/TapChoice";
 import { sayDate, t } from "~/messages/say";
-import type { Waiting } from "./phone-store";
+import type { Waiting } from "~/workers/phone/phone-store";
 
 const stiffness = ["0", "15", "30", "60"] as const;
 

@@ -2,16 +2,19 @@ import { Activity, LifeBuoy, ListChecks, OctagonAlert } from "lucide-react";
 import { useCallback, useEffect, useState } from "react";
 import { v7 as uuid } from "uuid";
 import type { PhoneSignalBody } from "~/contract/phone";
+import type { BodyPlace } from "~/core/exercise/body-place";
+import { painSchool } from "~/core/response/pain-school";
 import { island } from "~/islands/frame/island";
 import PainPicker from "~/islands/frame/PainPicker";
 import { sayTime, t } from "~/messages/say";
+import { takeNewEdition } from "./edition";
 import HelpBox from "./HelpBox";
 import MorningForm from "./MorningForm";
 import MyWay from "./MyWay";
 import OpenForm from "./OpenForm";
-import { phoneNow } from "./phone-now";
-import { keep, readKept } from "./phone-store";
-import { newRun, type RunState } from "./run-state";
+import { phoneNow, toDo } from "~/workers/phone/phone-now";
+import { keep, readKept } from "~/workers/phone/phone-store";
+import { newRun, type RunState } from "~/workers/phone/run-state";
 import RunView from "./RunView";
 import TodayList from "./TodayList";
 import { usePhone } from "./use-phone";
@@ -36,6 +39,7 @@ function PhonePage() {
   const [inHand, setInHand] = useState<string | null>(null);
   const [seenAt, setSeenAt] = useState("");
   const [doneCount, setDoneCount] = useState(0);
+  const [place, setPlace] = useState<BodyPlace | null>(null);
 
   useEffect(() => {
     void readKept("seenAt").then(
@@ -45,8 +49,18 @@ function PhonePage() {
       },
       () => undefined,
     );
+    void readKept("place").then(
+      (kept) => setPlace(kept ?? null),
+      () => undefined,
+    );
     void navigator.serviceWorker?.register("/my-worker.js", { scope: "/my" }).catch(() => undefined);
   }, []);
+
+  // Not while something is in hand: a set, a sign, a morning half told.
+  const isIdle = run === null && ["today", "me", "help", "over"].includes(screen);
+  useEffect(() => {
+    if (isIdle) void takeNewEdition();
+  }, [isIdle, view]);
 
   const finish = useCallback(
     (ended: RunState) => {
@@ -68,7 +82,9 @@ function PhonePage() {
   };
   const begin = () => {
     if (painBefore === null) return;
-    const items = now.todays.filter(({ stopped }) => !stopped);
+    // Above the rule before the start is no good day.
+    const mayPush = painBefore <= painSchool(view.school).goMax;
+    const items = toDo(now, place).map((item) => (mayPush ? item : { ...item, harder: null }));
     go(newRun({ id: uuid(), startedAt: new Date().toISOString(), painBefore, items }));
     setScreen("run");
   };
@@ -105,6 +121,11 @@ function PhonePage() {
             now={now}
             hasRun={run !== null}
             seenAt={seenAt}
+            place={place}
+            onPlace={(next) => {
+              setPlace(next);
+              void keep("place", next).catch(() => undefined);
+            }}
             onStart={start}
             onMorning={() => setScreen("morning")}
           />

@@ -1,14 +1,23 @@
-import { CalendarPlus } from "lucide-react";
-import { useState } from "react";
+import { BellRing, CalendarPlus } from "lucide-react";
+import { useEffect, useState } from "react";
 import type { PhoneView } from "~/contract/phone";
 import { urlOf } from "~/contract/addresses";
 import { t } from "~/messages/say";
+import { isReminding, remindHere, remindNoMore, type Reminding } from "./remind-here";
 
 const usualTime = "18:00";
 
 /** The laid out days for the phone's own calendar, which reminds without any service of ours. */
 export default function RemindBox({ days }: Pick<PhoneView, "days">) {
   const [time, setTime] = useState(usualTime);
+  const [reminding, setReminding] = useState<Reminding | null>(null);
+  useEffect(() => {
+    void isReminding().then(setReminding, () => setReminding("not-here"));
+  }, []);
+  const turn = async () => {
+    const words = { title: t("phone.remindTitle"), body: t("phone.remindBody") };
+    setReminding(await (reminding === "on" ? remindNoMore() : remindHere(words)));
+  };
   const isPlanned = days.some(({ items }) => items.length > 0);
   return (
     <div data-testid="remind">
@@ -36,6 +45,17 @@ export default function RemindBox({ days }: Pick<PhoneView, "days">) {
         </>
       ) : (
         <p>{t("phone.calendarNone")}</p>
+      )}
+      {reminding && (
+        <div className="mt-3" data-testid="remind-here">
+          <p role="status">{t(`phone.remind.${reminding}`)}</p>
+          {(reminding === "on" || reminding === "off") && (
+            <button type="button" className="btn phone-plain btn-lg mt-2 w-full" onClick={() => void turn()}>
+              <BellRing className="size-6" aria-hidden />
+              {t(reminding === "on" ? "phone.remindStop" : "phone.remindStart")}
+            </button>
+          )}
+        </div>
       )}
     </div>
   );

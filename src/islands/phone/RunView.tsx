@@ -3,8 +3,7 @@ import { useEffect, useRef, useState } from "react";
 import type { PhoneView } from "~/contract/phone";
 import { skipReasons } from "~/core/case/case-file";
 import ExerciseFigure from "~/islands/figure/ExerciseFigure";
-import { sayKnobValue } from "~/messages/say-knob-value";
-import { label, t } from "~/messages/say";
+import { t } from "~/messages/say";
 import AfterExercise from "./AfterExercise";
 import {
   runPrescription,
@@ -15,9 +14,10 @@ import {
   toBeTold,
   type Felt,
   type RunState,
-} from "./run-state";
+} from "~/workers/phone/run-state";
 import { readyForSound, sayAloud } from "./say-aloud";
 import { saySet, saySide, sayStep } from "~/messages/say-set";
+import TurnButtons from "./TurnButtons";
 import { useSeconds } from "./use-seconds";
 import { drawnAs } from "./drawn-as";
 
@@ -111,20 +111,6 @@ export default function RunView({ view, run, onRun, onOver, onWrong }: Props) {
     say(t("phone.say.go"), true);
     setGoing(true);
   };
-  const ease = () => {
-    const eased = run.eased.includes(item.itemId)
-      ? run.eased.filter((id) => id !== item.itemId)
-      : [...run.eased, item.itemId];
-    const changed = { ...run, eased };
-    // Fewer sets are fewer steps: the one in hand is looked for among the new ones.
-    const at = runSteps(changed).findIndex(
-      (other) =>
-        other.kind === step.kind &&
-        JSON.stringify({ ...other, of: 0, seconds: 0 }) === JSON.stringify({ ...step, of: 0, seconds: 0 }),
-    );
-    if (at >= 0) move({ ...changed, at });
-  };
-
   return (
     <section className="flex flex-1 flex-col gap-2 p-3" data-testid="run">
       <div className="flex items-center gap-2">
@@ -209,17 +195,7 @@ export default function RunView({ view, run, onRun, onOver, onWrong }: Props) {
             <button type="button" className="btn phone-plain btn-lg flex-1" onClick={() => setSkipping(true)}>
               {t("phone.skip")}
             </button>
-            {isWork && item.easier && (
-              <button
-                type="button"
-                className="btn phone-plain btn-lg flex-1"
-                aria-pressed={run.eased.includes(item.itemId)}
-                title={`${label("knob", item.easier.knob)}: ${sayKnobValue(item.easier.knob, item.easier.to)}`}
-                onClick={ease}
-              >
-                {t(run.eased.includes(item.itemId) ? "phone.usual" : "phone.easier")}
-              </button>
-            )}
+            {isWork && <TurnButtons run={run} item={item} going={going} onRun={move} />}
             {(going || !isWork) && (
               <button
                 type="button"

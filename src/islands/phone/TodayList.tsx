@@ -1,9 +1,11 @@
 import { Check, OctagonX, RefreshCw } from "lucide-react";
 import type { PhoneItem, PhoneView } from "~/contract/phone";
+import type { BodyPlace } from "~/core/exercise/body-place";
 import FigureThumb from "~/islands/figure/FigureThumb";
 import { sayDate, t } from "~/messages/say";
-import type { PhoneNow } from "./phone-now";
-import { runSteps, secondsOf } from "./run-state";
+import { isInPlace, toDo, type PhoneNow } from "~/workers/phone/phone-now";
+import PlaceChoice from "./PlaceChoice";
+import { runSteps, secondsOf } from "~/workers/phone/run-state";
 import { saySet } from "~/messages/say-set";
 import { saySign } from "./say-sign";
 import { drawnAs } from "./drawn-as";
@@ -13,14 +15,19 @@ interface Props {
   now: PhoneNow;
   hasRun: boolean;
   seenAt: string;
+  /** What is done where: null is all of it. */
+  place: BodyPlace | null;
+  onPlace: (place: BodyPlace | null) => void;
   onStart: () => void;
   onMorning: () => void;
 }
 
 /** Today's exercises in their order, with what stands in the way of starting. */
-export default function TodayList({ view, now, hasRun, seenAt, onStart, onMorning }: Props) {
+export default function TodayList({ view, now, hasRun, seenAt, place, onPlace, onStart, onMorning }: Props) {
   const rests = view.state !== "active";
-  const open = now.todays.filter(({ stopped }) => !stopped);
+  const all = now.todays.filter(({ stopped }) => !stopped);
+  const open = toDo(now, place);
+  const someDone = now.left.length > 0 && now.left.length < all.length;
   const minutes = Math.ceil(secondsOf(runSteps({ items: open, eased: [] })) / 60);
   const mayStart = !rests && !now.halted && open.length > 0;
   return (
@@ -67,15 +74,22 @@ export default function TodayList({ view, now, hasRun, seenAt, onStart, onMornin
       )}
       {now.doneToday && (
         <p className="text-success flex items-center gap-2 font-semibold" role="status">
-          <Check aria-hidden /> {t("phone.doneToday")}
+          <Check aria-hidden />{" "}
+          {someDone
+            ? t("phone.someDone", { done: all.length - now.left.length, all: all.length })
+            : t("phone.doneToday")}
         </p>
       )}
+      <PlaceChoice items={all} chosen={place} onChoose={onPlace} />
       {view.items.length === 0 && <p>{t("phone.noPlan")}</p>}
       {view.items.length > 0 && now.todays.length === 0 && <p>{t("phone.nothingToday")}</p>}
+      {place !== null && open.length === 0 && all.length > 0 && <p>{t("phone.placeNone")}</p>}
       <ul className="flex flex-col gap-2">
-        {now.todays.map((item) => (
-          <Line key={item.itemId} item={item} view={view} isNew={seenAt !== "" && item.since > seenAt} />
-        ))}
+        {now.todays
+          .filter((item) => isInPlace(item, place))
+          .map((item) => (
+            <Line key={item.itemId} item={item} view={view} isNew={seenAt !== "" && item.since > seenAt} />
+          ))}
       </ul>
       {mayStart && (
         <button
@@ -83,7 +97,9 @@ export default function TodayList({ view, now, hasRun, seenAt, onStart, onMornin
           className="btn btn-primary sticky bottom-20 mt-auto min-h-20 text-2xl"
           onClick={onStart}
         >
-          {t(hasRun ? "phone.goOn" : now.doneToday ? "phone.again" : "phone.start")}
+          {t(
+            hasRun ? "phone.goOn" : someDone ? "phone.doRest" : now.doneToday ? "phone.again" : "phone.start",
+          )}
         </button>
       )}
     </section>

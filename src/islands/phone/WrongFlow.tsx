@@ -3,7 +3,7 @@ import { v7 as uuid } from "uuid";
 import type { PhoneItem, PhoneSignalBody, PhoneView } from "~/contract/phone";
 import { needsExercise, stopSignal, type StopSignalCode } from "~/core/intake/stop-signal";
 import { t } from "~/messages/say";
-import { stopsAll } from "./stops-all";
+import { stopsAll } from "~/workers/phone/stops-all";
 import { saySign, sayWhenToCall } from "./say-sign";
 
 /** Signs that a patient can tell, the gravest first. */

@@ -1,11 +1,11 @@
 import { beforeEach, expect, it, vi } from "vitest";
-import type { Waiting } from "./phone-store";
+import type { Waiting } from "~/workers/phone/phone-store";
 
 const kept: { waiting: { key: number; what: Waiting }[]; notTaken: unknown[] } = {
   waiting: [],
   notTaken: [],
 };
-vi.mock("./phone-store", () => ({
+vi.mock("~/workers/phone/phone-store", () => ({
   readWaiting: () => Promise.resolve([...kept.waiting]),
   dropWaiting: (key: number) => {
     kept.waiting = kept.waiting.filter((one) => one.key !== key);
@@ -31,6 +31,8 @@ vi.mock("~/islands/frame/call", () => ({
     return Promise.resolve(ok ? { ok, value: {} } : { ok, problem: { type, status, title: "No." } });
   },
 }));
+let isOld = false;
+vi.mock("./edition", () => ({ isOtherEdition: () => isOld }));
 const { sendWaiting } = await import("./send-waiting");
 
 const morning = (id: string): Waiting => ({
@@ -43,6 +45,7 @@ beforeEach(() => {
   answers.length = asked.length = 0;
   meanwhile = null;
   isFull = false;
+  isOld = false;
 });
 
 it("sends in order, each once", async () => {
@@ -97,4 +100,16 @@ it("what is told while the rest is being sent goes as well, without waiting for 
   expect(await sendWaiting()).toBe("all");
   expect(asked.at(-1)).toBe("tellMorning d");
   expect(kept.waiting).toEqual([]);
+});
+
+it("a page older than the server gives nothing up: what is refused waits for the page of today", async () => {
+  isOld = true;
+  answers.push({ status: 201 }, { status: 400 });
+  expect(await sendWaiting()).toBe("later");
+  expect(kept.waiting.map(({ key }) => key)).toEqual([1, 2]);
+  expect(kept.notTaken).toEqual([]);
+  isOld = false;
+  answers.push({ status: 400 });
+  expect(await sendWaiting()).toBe("all");
+  expect(kept.notTaken).toHaveLength(1);
 });

@@ -1,5 +1,6 @@
 import { call, type Answer } from "~/islands/frame/call";
-import { dropWaiting, keep, readKept, readWaiting, type Waiting } from "./phone-store";
+import { isOtherEdition } from "./edition";
+import { dropWaiting, keep, readKept, readWaiting, type Waiting } from "~/workers/phone/phone-store";
 
 /** How sending ended: all is sent, the clinic's side could not be reached, or this phone may not send any more. */
 export type Sent = "all" | "later" | "shut";
@@ -41,6 +42,8 @@ async function sendAll(): Promise<Sent> {
       const { status, type, title, problems } = answer.problem;
       if (type === "/problems/phone-not-open") return "shut";
       if (status === 0 || status >= 500 || status === 429) return "later";
+      // A page of today may know how to say it: nothing is given up by an old one.
+      if (isOtherEdition()) return "later";
       const why = problems?.[0] ? `${title} ${problems[0].problem}` : title;
       // Where there is no room to say so later, it stays among what waits, and is not lost in silence.
       const isSaid = await keep("notTaken", [...((await readKept("notTaken")) ?? []), { what, why }]).then(

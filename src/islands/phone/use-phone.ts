@@ -11,8 +11,9 @@ import {
   readWaiting,
   type NotTaken,
   type Waiting,
-} from "./phone-store";
+} from "~/workers/phone/phone-store";
 import { waysFrom } from "~/messages/ways";
+import { remindNoMore } from "./remind-here";
 import { sendWaiting } from "./send-waiting";
 
 interface State {
@@ -59,6 +60,7 @@ export function usePhone() {
   }, []);
 
   const shut = useCallback(async (says: string) => {
+    await remindNoMore().catch(() => undefined);
     await emptyPhone();
     setState({ ...start, phase: "shut", says });
   }, []);

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useState } from "react";
 import type { PhoneSignalBody } from "~/contract/phone";
-import { drop, keep, readKept, type Waiting } from "./phone-store";
-import { runAfterSign, sessionOf, wasLeft, type RunState } from "./run-state";
+import { drop, keep, readKept, type Waiting } from "~/workers/phone/phone-store";
+import { runAfterSign, sessionOf, wasLeft, type RunState } from "~/workers/phone/run-state";
 
 /**
  * The run under way: kept on the phone with every tap, told once it is over, also one that somebody left.

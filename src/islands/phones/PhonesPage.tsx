@@ -6,6 +6,7 @@ import { island } from "~/islands/frame/island";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayDate, sayTime, t } from "~/messages/say";
 import CalendarCard from "./CalendarCard";
+import HarderCard from "./HarderCard";
 import MessageForm from "./MessageForm";
 import PhoneCode from "./PhoneCode";
 import ToldTable from "./ToldTable";
@@ -125,6 +126,7 @@ function PhonesPage({ phones }: { phones: PhonesView }) {
             <ToldTable told={view.told} zone={zone} />
           )}
         </section>
+        <HarderCard view={view} onChange={setView} />
       </div>
     </div>
   );

@@ -84,6 +84,16 @@ const bodies: Bodies = {
       {summary && <p className="whitespace-pre-line">{summary}</p>}
     </>
   ),
+  message: ({ words }) => <p className="whitespace-pre-line">{words}</p>,
+  harder: ({ itemId, allowed, reason }, record) => (
+    <p>
+      {t("record.harderLine", {
+        exercise: exerciseName(record, itemId),
+        allowed: allowed ? "yes" : "no",
+        reason,
+      })}
+    </p>
+  ),
   passing: ({ passing, reason }) => (
     <p>{t("record.passingLine", { passing: t(`passing.${passing}`), reason })}</p>
   ),

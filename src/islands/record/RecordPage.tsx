@@ -31,6 +31,8 @@ const kinds: readonly Kind[] = [
   "event",
   "condition",
   "word",
+  "message",
+  "harder",
 ];
 
 /** The record of an episode, newest first. */

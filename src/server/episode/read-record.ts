@@ -12,6 +12,7 @@ import { prescriptionInForce, schoolInForce } from "~/core/case/in-force";
 import { exerciseName } from "~/server/case/exercise-name";
 import { patientName } from "~/server/case/patient-name";
 import type { StaffContext } from "~/server/staff-context";
+import { phoneEntries } from "./phone-entries";
 import { pool } from "~/server/db/connection";
 import { documents as documentFacts } from "~/server/facts/documents";
 import { readFacts } from "~/server/facts/sql";
@@ -32,6 +33,7 @@ export async function recordView(staff: StaffContext, loaded: LoadedCase): Promi
   const documents = (await readFacts(pool(), documentFacts, staff.clinicId, [head.id])).get(head.id) ?? [];
   const all = [
     ...entries(loaded),
+    ...(await phoneEntries(staff.clinicId, head.id)),
     ...documents.map(({ id: documentId, at, by, kind, body }): RecordEntry => ({
       kind: "document",
       id: documentId,

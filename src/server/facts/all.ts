@@ -8,6 +8,7 @@ import { decisions } from "./decisions";
 import { documents } from "./documents";
 import { endings } from "./endings";
 import { events } from "./events";
+import { harderDays } from "./harder-days";
 import { handovers } from "./handovers";
 import { weeks } from "./weeks";
 import { identityChanges } from "./identity-changes";
@@ -73,6 +74,7 @@ export const facts = {
   handovers,
   weeks,
   messages,
+  harderDays,
 };
 
 export type FactName = keyof typeof facts;

@@ -9,6 +9,7 @@ import { intakes as intakeFacts } from "~/server/facts/intakes";
 import { stills as stillFacts } from "~/server/facts/stills";
 import { traces as traceFacts } from "~/server/facts/traces";
 import { readFacts } from "~/server/facts/sql";
+import { phonesEver } from "~/server/phone/phones-ever";
 import { unseal } from "~/server/seal/seal";
 import type { StaffContext } from "~/server/staff-context";
 import { readPerson } from "./person-view";
@@ -34,6 +35,7 @@ export async function exportPerson(staff: StaffContext, id: string): Promise<Per
         ...still,
         picture: picture === undefined ? null : unseal(staff.clinicId, still.id, picture),
       })),
+      phones: await phonesEver(pool(), staff.clinicId, episodeId),
       week: loaded.circumstances,
       case: loaded.file,
       record: (await recordView(staff, loaded)).entries,

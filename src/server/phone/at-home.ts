@@ -1,6 +1,7 @@
-import type { EasierToday, PhoneItem, PhoneView } from "~/contract/phone";
+import type { DayChange, PhoneItem, PhoneView } from "~/contract/phone";
 import { limitsOfItem } from "~/core/case/in-force";
 import { workingSide } from "~/core/case/working-side";
+import { bodyPlace } from "~/core/exercise/body-place";
 import type { Exercise } from "~/core/exercise/exercise";
 import type { Prescription } from "~/core/exercise/prescription";
 import { sidesOf } from "~/core/exercise/sides-of";
@@ -17,8 +18,16 @@ import { namesInPlan } from "~/server/episode/names-in-plan";
 import type { keptWeeks } from "~/server/week/read-week";
 import { mondayOf, weekQuestion } from "~/server/week/week-question";
 
-/** The exercises in the order in which a day is done. */
-export function itemsAtHome(loaded: LoadedCase, today: string): PhoneItem[] {
+/**
+ * The exercises in the order in which a day is done.
+ *
+ * @param harder what may be turned for a good day, by exercise
+ */
+export function itemsAtHome(
+  loaded: LoadedCase,
+  today: string,
+  harder: ReadonlyMap<string, DayChange> = new Map(),
+): PhoneItem[] {
   const { file } = loaded;
   const review = loaded.review();
   const names = namesInPlan(file, review.items);
@@ -52,12 +61,22 @@ export function itemsAtHome(loaded: LoadedCase, today: string): PhoneItem[] {
         caution: exercise.caution ?? null,
         stopped: item.proposal.outcome === "stop",
         easier: easierToday(loaded, item, exercise, today),
+        harder: harder.get(itemId) ?? null,
+        place: bodyPlace(exercise, prescription),
+        lastDoneOn: lastDoneOn(loaded, itemId),
         since: item.prescribedAt,
         doneDays: doneDays(itemId),
         wantedDays: prescription.dose.daysPerWeek,
       },
     ];
   });
+}
+
+function lastDoneOn(loaded: LoadedCase, itemId: string): string | null {
+  const days = loaded
+    .days()
+    .filter(({ sessions }) => sessions.some(({ items }) => items.some((done) => done.itemId === itemId)));
+  return days.at(-1)?.date ?? null;
 }
 
 /** The exercises in the order of a day; what is done as a circuit stays together, where its first exercise stands. */
@@ -79,7 +98,7 @@ function easierToday(
   { itemId, prescription }: ItemReview,
   exercise: Exercise,
   today: string,
-): EasierToday | null {
+): DayChange | null {
   const { file } = loaded;
   const stage = stageOf(file.pathway, loaded.review().stage);
   const restrictions = limitsOfItem(file, stage, file.items.find(({ id }) => id === itemId) ?? {});

@@ -15,6 +15,7 @@ import { readFacts } from "~/server/facts/sql";
 import { keptWeeks } from "~/server/week/read-week";
 import type { PhoneContext } from "~/server/phone-context";
 import { itemsAtHome, laidDays } from "./at-home";
+import { harderToday, wordsOnHarder } from "./harder-days";
 import { ownNumbers } from "./own-numbers";
 
 const doneDaysBack = 14;
@@ -32,6 +33,7 @@ export async function readPhone(phone: PhoneContext): Promise<PhoneView> {
   const weeks = await keptWeeks(pool(), clinicId, episodeId);
   const written = (await readFacts(pool(), messages, clinicId, [episodeId])).get(episodeId) ?? [];
   const [halt] = haltsOf(file);
+  const harder = harderToday(loaded, await wordsOnHarder(clinicId, episodeId));
   const stages = file.pathway.stages;
   return {
     asOf: file.asOf,
@@ -46,7 +48,7 @@ export async function readPhone(phone: PhoneContext): Promise<PhoneView> {
     state: episodeState(head),
     school: review.school,
     halted: halt ? { code: halt.code, urgency: stopSignal(halt.code).urgency } : null,
-    items: itemsAtHome(loaded, today),
+    items: itemsAtHome(loaded, today, harder),
     days: laidDays(loaded, weeks, today),
     doneOn: loaded
       .days()

@@ -1,6 +1,13 @@
 import QRCode from "qrcode";
 import { v7 as uuid } from "uuid";
-import type { MessageBody, MessageWritten, PhoneLink, PhonesEndedBody, PhonesView } from "~/contract/phones";
+import type {
+  HarderBody,
+  MessageBody,
+  MessageWritten,
+  PhoneLink,
+  PhonesEndedBody,
+  PhonesView,
+} from "~/contract/phones";
 import { recordingRoles, signingRoles } from "~/contract/roles";
 import { closesAt, trainingDayState } from "~/core/response/training-day-state";
 import { addDays, localDay } from "~/core/schedule/local-day";
@@ -13,13 +20,15 @@ import { feedOf } from "./feed-repository";
 import { now } from "~/server/clock";
 import { pool } from "~/server/db/connection";
 import { inTransaction } from "~/server/db/transaction";
+import { harderDays } from "~/server/facts/harder-days";
 import { messages } from "~/server/facts/messages";
 import { appendFact, readFacts } from "~/server/facts/sql";
-import { notFound } from "~/server/http/problem";
+import { notFound, refused } from "~/server/http/problem";
 import type { StaffContext } from "~/server/staff-context";
 import { keptWeeks } from "~/server/week/read-week";
 import { writeInto } from "~/server/write/write-into";
 import { laidDays } from "./at-home";
+import { harderItems, wordsOnHarder } from "./harder-days";
 import {
   endLinksOf,
   endPhonesOf,
@@ -58,6 +67,7 @@ export async function phonesView(staff: StaffContext, loaded: LoadedCase): Promi
     ).length,
     feed: await feedOf(pool(), staff.clinicId, head.id),
     messages: [...(written.get(head.id) ?? [])].reverse(),
+    harder: harderItems(loaded, await wordsOnHarder(staff.clinicId, head.id)),
     told: await toldByPhones(pool(), staff.clinicId, head.id, since),
     mornings: untoldMornings(loaded, today),
     mayWrite: signingRoles.includes(staff.role),
@@ -147,6 +157,27 @@ export async function writeMessage(
     fact,
     async ({ db, writing }) => {
       await appendFact(db, writing, messages, { ...body, words: body.words.trim(), at: writing.at });
+    },
+    (loaded) => loaded,
+  );
+  return { id: body.id, repeated, phones: await phonesView(staff, seen) };
+}
+
+/** Allows in writing that an exercise is done harder on a good day, or takes that back. It is no step of the plan. */
+export async function allowHarder(
+  staff: StaffContext,
+  episodeId: string,
+  body: HarderBody,
+): Promise<MessageWritten> {
+  const fact = { of: "harderDays", body, action: "allow-harder" } as const;
+  const { repeated, seen } = await writeInto(
+    staff,
+    episodeId,
+    fact,
+    async ({ db, writing, loaded }) => {
+      if (!loaded.review().items.some(({ itemId }) => itemId === body.itemId))
+        throw refused([{ path: "/itemId", problem: "is not an exercise of this plan" }]);
+      await appendFact(db, writing, harderDays, { ...body, reason: body.reason.trim(), at: writing.at });
     },
     (loaded) => loaded,
   );

@@ -12,6 +12,8 @@ import {
   stepsSkipped,
   wasLeft,
   toBeTold,
+  turnedIn,
+  withTurned,
   type RunState,
 } from "./run-state";
 
@@ -139,6 +141,35 @@ describe("a run on the phone", () => {
     expect(sessionOf(over)?.occurredAt).toBe("2026-03-10T08:30:00.000Z");
     expect(wasLeft(over, Date.parse("2026-03-10T14:29:00.000Z"))).toBe(false);
     expect(wasLeft(over, Date.parse("2026-03-11T07:00:00.000Z"))).toBe(true);
+  });
+
+  it("harder for a good day is told with what was turned; easier, harder and as planned exclude each other", () => {
+    const prescription = someItem("a").prescription;
+    const change = (kneeBend: number) => ({
+      knob: "kneeBend",
+      to: kneeBend,
+      prescription: { ...prescription, settings: { kneeBend } },
+    });
+    const item = someItem("a", { sides: "both-together", easier: change(20), harder: change(45) });
+    const run = begun([item]);
+    const harder = withTurned(run, "a", "harder");
+    if (!harder) throw new Error("the step in hand is gone");
+    expect([turnedIn(harder, "a"), runPrescription(item, harder).settings]).toEqual([
+      "harder",
+      { kneeBend: 45 },
+    ]);
+    const easier = withTurned(harder, "a", "easier");
+    if (!easier) throw new Error("the step in hand is gone");
+    expect([turnedIn(easier, "a"), runPrescription(item, easier).settings]).toEqual([
+      "easier",
+      { kneeBend: 20 },
+    ]);
+    expect(turnedIn(withTurned(easier, "a", "planned") ?? run, "a")).toBe("planned");
+    const done = { ...harder, done: [{ itemId: "a", side: "both" as const }], felt: { a: felt } };
+    expect(sessionOf(done)?.items[0]?.sets[0]?.settings).toEqual({ kneeBend: 45 });
+    // A run that an older version kept knows of neither.
+    const { pushed: _none, ...old } = harder;
+    expect(runPrescription(item, old)).toBe(item.prescription);
   });
 
   it("fewer repetitions, and what was made easier for the day, stand in the sets", () => {

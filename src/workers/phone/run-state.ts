@@ -30,6 +30,8 @@ export interface RunState {
   readonly done: readonly { readonly itemId: string; readonly side: Side }[];
   readonly felt: Readonly<Record<string, Felt>>;
   readonly eased: readonly string[];
+  /** What is done a notch harder on this good day; absent in a run that an older version kept. */
+  readonly pushed?: readonly string[];
   readonly skipped: readonly Skipped[];
 }
 
@@ -44,12 +46,45 @@ export const newRun = (begun: Pick<RunState, "id" | "startedAt" | "painBefore" |
   skipped: [],
 });
 
-/** What is done of an exercise in this run: as planned, or easier for the day. */
-export const runPrescription = (item: PhoneItem, { eased }: Pick<RunState, "eased">): Prescription =>
-  item.easier && eased.includes(item.itemId) ? item.easier.prescription : item.prescription;
+/** What is done of an exercise in this run: as planned, or easier or harder for the day. */
+export function runPrescription(
+  { itemId, prescription, easier, harder }: PhoneItem,
+  { eased, pushed = [] }: Pick<RunState, "eased" | "pushed">,
+): Prescription {
+  if (easier && eased.includes(itemId)) return easier.prescription;
+  if (harder && pushed.includes(itemId)) return harder.prescription;
+  return prescription;
+}
+
+/** How an exercise is done in a run. */
+export type Turned = "easier" | "planned" | "harder";
+
+export function turnedIn({ eased, pushed = [] }: Pick<RunState, "eased" | "pushed">, itemId: string): Turned {
+  if (eased.includes(itemId)) return "easier";
+  return pushed.includes(itemId) ? "harder" : "planned";
+}
+
+/**
+ * The run with an exercise easier, harder or as planned from its step in hand on. Fewer sets are fewer steps: the one in hand is
+ * looked for among the new ones.
+ *
+ * @returns null where the step in hand does not stand in it any more
+ */
+export function withTurned(run: RunState, itemId: string, to: Turned): RunState | null {
+  const step = runSteps(run)[run.at];
+  const without = (ids: readonly string[] = []) => ids.filter((id) => id !== itemId);
+  const changed = {
+    ...run,
+    eased: to === "easier" ? [...without(run.eased), itemId] : without(run.eased),
+    pushed: to === "harder" ? [...without(run.pushed), itemId] : without(run.pushed),
+  };
+  const mark = (one: RunStep | undefined) => JSON.stringify({ ...one, of: 0, seconds: 0 });
+  const at = runSteps(changed).findIndex((other) => mark(other) === mark(step));
+  return at < 0 ? null : { ...changed, at };
+}
 
 /** The steps of a run. An exercise that is skipped keeps its steps: they are passed over. */
-export const runSteps = (run: Pick<RunState, "items" | "eased">): RunStep[] =>
+export const runSteps = (run: Pick<RunState, "items" | "eased" | "pushed">): RunStep[] =>
   guidedRun(run.items.map((item) => ({ ...item, dose: runPrescription(item, run).dose })));
 
 const leastSecondsASet = 5;

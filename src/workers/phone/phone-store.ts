@@ -1,5 +1,6 @@
 import { openDB, type DBSchema, type IDBPDatabase } from "idb";
 import type { PhoneMorningBody, PhoneSessionBody, PhoneSignalBody, PhoneView } from "~/contract/phone";
+import type { BodyPlace } from "~/core/exercise/body-place";
 import type { RunState } from "./run-state";
 
 /** Something that was told on this phone and is to be sent, in order and once. */
@@ -21,6 +22,11 @@ interface Kept {
   readonly ahead: number;
   readonly run: RunState;
   readonly notTaken: readonly NotTaken[];
+  /** Only what is done there, where somebody asked for that. */
+  readonly place: BodyPlace | null;
+  /** What the phone says to remind of the morning, and the day it did so last. */
+  readonly reminder: { readonly title: string; readonly body: string };
+  readonly remindedOf: string;
   /** When the settings of the plan were last looked at here. */
   readonly seenAt: string;
 }

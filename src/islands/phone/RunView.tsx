@@ -192,7 +192,11 @@ export default function RunView({ view, run, onRun, onOver, onWrong }: Props) {
       ) : (
         <div className="sticky bottom-3 mt-auto flex flex-col gap-2">
           <div className="flex gap-2">
-            <button type="button" className="btn phone-plain btn-lg flex-1" onClick={() => setSkipping(true)}>
+            <button
+              type="button"
+              className="btn phone-plain btn-lg h-auto min-h-14 flex-1"
+              onClick={() => setSkipping(true)}
+            >
               {t("phone.skip")}
             </button>
             {isWork && <TurnButtons run={run} item={item} going={going} onRun={move} />}

@@ -86,6 +86,7 @@ function PhonesPage({ phones }: { phones: PhonesView }) {
           </ul>
         </section>
         <CalendarCard view={view} onChange={setView} />
+        <HarderCard view={view} onChange={setView} />
       </div>
       <div className="flex flex-col gap-4">
         <section className="bg-base-100 border-base-300 rounded-box flex flex-col gap-3 border p-4">
@@ -126,7 +127,6 @@ function PhonesPage({ phones }: { phones: PhonesView }) {
             <ToldTable told={view.told} zone={zone} />
           )}
         </section>
-        <HarderCard view={view} onChange={setView} />
       </div>
     </div>
   );

@@ -33,6 +33,8 @@ GRANT SELECT, INSERT ON decisions TO {{app}};
 GRANT SELECT, INSERT ON prescriptions TO {{app}};
 GRANT SELECT, INSERT ON clearances TO {{app}};
 GRANT SELECT, INSERT ON audit_log TO {{app}};
+GRANT SELECT, INSERT ON audit_chain TO {{app}};
+GRANT SELECT, UPDATE ON audit_sealed TO {{app}};
 GRANT SELECT, INSERT ON catalogue_changes TO {{app}};
 GRANT SELECT, INSERT ON item_endings TO {{app}};
 GRANT SELECT, INSERT ON item_returns TO {{app}};

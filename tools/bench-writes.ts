@@ -171,6 +171,7 @@ async function bareWrites(targets: readonly Target[]): Promise<number> {
       staffId: demoStaffId("clinician"),
       episodeId: target.episodeId,
       at,
+      trail: [],
     };
     await inTransaction(async (db) => {
       const { items, occurredAt, ...session } = sessionOf(target, n);

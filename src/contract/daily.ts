@@ -7,7 +7,7 @@ import { NextDayReport, SetRecord } from "~/core/response/session-record";
 import { oneOf } from "~/core/schema/one-of";
 import { endpoint, smallLimit } from "./endpoint";
 import { StairView, Written } from "./episode";
-import { closed, code, date, instant, meant, reason, uuid } from "./fields";
+import { closed, code, date, instant, meant, reason, uuid, written } from "./fields";
 import { recordingRoles, signingRoles } from "./roles";
 
 const sets = Type.Array(SetRecord, { minItems: 1, maxItems: 60 });
@@ -127,12 +127,16 @@ export const KeptSessionDraft = Type.Object({
 });
 export type KeptSessionDraft = Static<typeof KeptSessionDraft>;
 
+/** A session is kept; what follows from it is read next, by whoever wants to know. */
+export const Recorded = Type.Object(written, closed);
+export type Recorded = Static<typeof Recorded>;
+
 export const recordSession = endpoint({
   name: "recordSession",
   says: "Record a session",
   roles: recordingRoles,
   body: SessionBody,
-  answer: Written,
+  answer: Recorded,
   status: 201,
 });
 

@@ -1,4 +1,5 @@
 import { Type, type Static } from "@sinclair/typebox";
+import { oneOf } from "~/core/schema/one-of";
 import { CaseFile } from "~/core/case/case-file";
 import { endpoint, smallLimit } from "./endpoint";
 import { closed, instant, ListedPerson, orNull, reason, uuid, written } from "./fields";
@@ -6,6 +7,10 @@ import { Habits } from "./habits";
 import { Identity, PersonView } from "./people";
 import { RecordEntry } from "./record";
 import { settingRoles } from "./roles";
+
+/** How what was asked for ended. */
+const auditOutcomes = ["done", "refused", "failed"] as const;
+export type AuditOutcome = (typeof auditOutcomes)[number];
 
 /** One line of the log: who read or changed what, and of whom. */
 export const AuditLine = Type.Object(
@@ -16,6 +21,11 @@ export const AuditLine = Type.Object(
     action: Type.String(),
     kind: Type.String(),
     episodeId: orNull(uuid),
+    /** Where it was asked from; null for lines from before that was kept. */
+    address: orNull(Type.String()),
+    outcome: oneOf(auditOutcomes),
+    /** Its place in the chain of the clinic's log; null while it is not in it, which takes a second. */
+    link: orNull(Type.Integer()),
     /** Family name first; null where it is about no patient, or about one who was erased. */
     person: orNull(Type.String()),
   },

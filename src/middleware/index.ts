@@ -4,6 +4,8 @@ import { sessionCookie, whoHolds } from "~/server/auth/session";
 import { isDatabaseUnavailable } from "~/server/db/transaction";
 import { phoneCookie, whosePhone } from "~/server/phone/open-phone";
 import { waysOf } from "~/server/clinic/habits";
+import { keepBeating } from "~/server/heartbeat";
+import { askedFrom } from "~/server/http/asking";
 import { inTheWaysOf } from "~/server/http/in-the-ways-of";
 import { log } from "~/server/http/log";
 import { originAllowed } from "~/server/http/origin";
@@ -18,8 +20,9 @@ const isApi = (path: string) => path.startsWith("/api/");
 
 /** Origin check, session, and the way to the sign-in or the 'database down' page. */
 export const onRequest = defineMiddleware(async (context, next) => {
+  keepBeating();
   const started = performance.now();
-  const response = await answer(context, next);
+  const response = await askedFrom(addressOf(context), () => answer(context, next));
   response.headers.set("referrer-policy", "no-referrer");
   if (!response.headers.has("cache-control")) response.headers.set("cache-control", "no-store");
   log.info({
@@ -30,6 +33,15 @@ export const onRequest = defineMiddleware(async (context, next) => {
   });
   return response;
 });
+
+/** Where a request came from; null where the platform does not know. */
+function addressOf(context: Parameters<typeof onRequest>[0]): string | null {
+  try {
+    return context.clientAddress;
+  } catch {
+    return null;
+  }
+}
 
 /** The way in, and back to the view that was asked for. */
 const signInFrom = ({ pathname, search }: URL) =>

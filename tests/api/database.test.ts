@@ -8,7 +8,7 @@ import { findLogin, findSession } from "~/server/auth/staff-repository";
 import { readEntries } from "~/server/caseload/caseload-repository";
 import type { Queryable } from "~/server/db/connection";
 import { readParts } from "~/server/case/case-parts";
-import { bumpVersion, findEpisode, lockEpisode } from "~/server/case/episode-repository";
+import { bumpVersion, findEpisode, lockHeads } from "~/server/case/episode-repository";
 import { dropSessionDraft } from "~/server/episode/session-draft-repository";
 import { dropDraft } from "~/server/intake/draft-repository";
 import { migrate, MigrationRefused } from "~/server/db/migrate";
@@ -141,7 +141,7 @@ describe("how the hot statements reach their rows", () => {
 
   it.each([
     ["raising a version", (db: Queryable) => bumpVersion(db, clinic, fencer, now)],
-    ["locking an episode", (db: Queryable) => lockEpisode(db, clinic, fencer)],
+    ["locking an episode", (db: Queryable) => lockHeads(db, clinic, [fencer])],
     ["dropping a session's draft", (db: Queryable) => dropSessionDraft(db, clinic, fencer, uuid())],
     ["dropping an intake's draft", (db: Queryable) => dropDraft(db, clinic, uuid())],
   ])("%s locks one row by its key, not the clinic's rows by another index", async (_what, work) => {

@@ -34,7 +34,12 @@ export async function trainedDaily(
     const latest = new Map(rows.map((row) => [String(row["id"]), row]));
     const [first] = rows;
     if (!first) throw new Error("the plan is empty");
-    const w = { clinicId: String(first["clinic_id"]), episodeId, staffId: String(first["signed_by"]) };
+    const w = {
+      clinicId: String(first["clinic_id"]),
+      episodeId,
+      staffId: String(first["signed_by"]),
+      trail: [],
+    };
     const items = [...latest].map(([itemId, row]) => {
       const body: unknown = row["body"];
       const prescription = (typeof body === "string" ? JSON.parse(body) : body) as Prescription;

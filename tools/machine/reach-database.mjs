@@ -10,18 +10,18 @@ import { databaseSecrets } from "./secrets.mjs";
  * Does some work with the account that owns the database: the one of DATABASE_OWNER_URL where that is set, else the private
  * server, as it runs under the start command, or started for this alone.
  *
- * @param work takes the owner's url
+ * @param work takes the owner's url, and the installation's key where it is known
  */
 export async function withOwner(work) {
   const given = process.env.DATABASE_OWNER_URL || process.env.DATABASE_URL;
-  if (given) return work(given);
+  if (given) return work(given, process.env.RECORD_KEY);
   ensurePrograms(["mariadb"]);
   const folder = dataFolder();
   const running = runningUrl(folder);
-  if (running) return work(running);
+  if (running) return work(running, databaseSecrets(folder).record);
   const server = await startMariaDb(folder, { keepRunning: false, quiet: true });
   try {
-    return await work(server.ownerUrl);
+    return await work(server.ownerUrl, server.recordKey);
   } finally {
     await server.stop();
   }

@@ -80,14 +80,20 @@ function LogPage({ view: loaded, episode }: { view: AuditView; episode: string |
               <th>{t("log.by")}</th>
               <th>{t("log.did")}</th>
               <th>{t("log.about")}</th>
+              <th className="max-sm:hidden">{t("log.from")}</th>
             </tr>
           </thead>
           <tbody>
-            {view.lines.map(({ id, at, by, action, episodeId, person }) => (
+            {view.lines.map(({ id, at, by, action, episodeId, person, address, outcome }) => (
               <tr key={id}>
                 <td className="sm:whitespace-nowrap">{sayTime(at, view.zone)}</td>
                 <td>{by}</td>
-                <td>{sayAct(action)}</td>
+                <td>
+                  {sayAct(action)}
+                  {outcome !== "done" && (
+                    <strong className="text-warning ml-1">{t(`log.outcome.${outcome}`)}</strong>
+                  )}
+                </td>
                 <td>
                   {person !== null && episodeId !== null ? (
                     <a className="link" href={`/episodes/${episodeId}`}>
@@ -97,6 +103,7 @@ function LogPage({ view: loaded, episode }: { view: AuditView; episode: string |
                     <span className="text-base-content/70">{t("log.nobody")}</span>
                   )}
                 </td>
+                <td className="text-sm max-sm:hidden">{address ?? "–"}</td>
               </tr>
             ))}
           </tbody>

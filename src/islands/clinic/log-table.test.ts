@@ -10,12 +10,15 @@ const line = (person: string | null, by = "Jorun Vask") => ({
   kind: "episode",
   episodeId: null,
   person,
+  address: "192.0.2.7",
+  outcome: "done" as const,
+  link: 12,
 });
 
 it("every line comes out as it went in, whatever signs are in a name", () => {
   const rows = csvParse(logTable([line('O"Hara, Sáoirse\nJ.'), line(null)]));
   expect(rows.map((row) => row["person"])).toEqual(['O"Hara, Sáoirse\nJ.', ""]);
-  expect(rows.columns).toEqual(["at", "by", "action", "kind", "person"]);
+  expect(rows.columns).toEqual(["link", "at", "by", "action", "kind", "person", "outcome", "address"]);
 });
 
 it.each(["=HYPERLINK(1)", "+1", "-1", "@sum", "\tx"])("%s is no formula in it", (name) => {

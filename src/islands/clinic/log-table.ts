@@ -7,12 +7,15 @@ import type { AuditLine } from "~/contract/trust";
  */
 export function logTable(lines: readonly AuditLine[]): string {
   return csvFormat(
-    lines.map(({ at, by, action, kind, person }) => ({
+    lines.map(({ at, by, action, kind, person, outcome, address, link }) => ({
+      link,
       at,
       by: asText(by),
       action,
       kind,
       person: person === null ? null : asText(person),
+      outcome,
+      address,
     })),
   );
 }

@@ -2,7 +2,7 @@ import { useEffect, useState } from "react";
 import { later } from "~/islands/frame/later";
 import { FormProvider, useForm } from "react-hook-form";
 import type { CaseSession } from "~/core/case/case-file";
-import type { StairView, Written } from "~/contract/episode";
+import type { StairView } from "~/contract/episode";
 import type { KeptSessionDraft } from "~/contract/daily";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import { sayTime, t } from "~/messages/say";
@@ -22,6 +22,7 @@ import SessionStart from "./SessionStart";
 import { useSessionDraft } from "./use-session-draft";
 import { useSubmit } from "./use-submit";
 import { useSignalNews } from "~/islands/patient/use-signal-news";
+import { call } from "~/islands/frame/call";
 import { island } from "~/islands/frame/island";
 import { focusInstead, useShortcuts } from "~/islands/frame/use-shortcuts";
 
@@ -48,16 +49,21 @@ interface Props {
 function SessionPage({ stair: loaded, kept, correcting }: Props) {
   const [stair, setStair] = useState(loaded);
   const [current, setCurrent] = useState(0);
-  const [recorded, setRecorded] = useState<StairView | null>(null);
+  const [recorded, setRecorded] = useState(false);
+  /** What follows from what was recorded; null until it is read, or where it could not be. */
+  const [after, setAfter] = useState<StairView | null>(null);
   const form = useForm<SessionDraft>({
     defaultValues: correcting ? correctingDraft(correcting, loaded) : newDraft(loaded),
   });
   const keeping = useSessionDraft(form, loaded, kept, correcting !== null);
-  const done = ({ stair: next }: Written) => {
+  const done = () => {
     keeping.stop();
     forgetDraft(stair.episodeId);
-    setRecorded(next);
+    setRecorded(true);
     scrollTo({ top: 0 });
+    void call("readStair", { id: stair.episodeId }).then((answer) => {
+      if (answer.ok) setAfter(answer.value);
+    });
   };
   const sending = useSubmit(form, stair, done);
   const drafts = form.watch("items");
@@ -78,7 +84,7 @@ function SessionPage({ stair: loaded, kept, correcting }: Props) {
 
   if (recorded) {
     const notDone = entries.filter(({ draft }) => itemState(draft) === "open").map(({ item }) => item.name);
-    return <SessionSummary recorded={recorded} notDone={notDone} />;
+    return <SessionSummary episodeId={stair.episodeId} recorded={after} notDone={notDone} />;
   }
   const anew = () => {
     forgetDraft(stair.episodeId);

@@ -2,7 +2,7 @@ import { useCallback, useEffect } from "react";
 import type { UseFormReturn } from "react-hook-form";
 import { v7 as uuid } from "uuid";
 import type { Problem } from "~/contract/problem";
-import type { StairView, Written } from "~/contract/episode";
+import type { StairView } from "~/contract/episode";
 import { useWrite } from "~/islands/frame/use-write";
 import type { MessageKey } from "~/messages/en";
 import { t } from "~/messages/say";
@@ -26,11 +26,7 @@ const againAfterMs = 5000;
  * Sends the session. Without a connection it stays and is sent again by itself; its id makes sure that it is recorded
  * once, however often it arrives.
  */
-export function useSubmit(
-  form: UseFormReturn<SessionDraft>,
-  stair: StairView,
-  done: (written: Written) => void,
-) {
+export function useSubmit(form: UseFormReturn<SessionDraft>, stair: StairView, done: () => void) {
   const write = useWrite("recordSession", { id: stair.episodeId });
   const { send: record, setProblem } = write;
 
@@ -38,7 +34,7 @@ export function useSubmit(
     async (meant = false) => {
       const body = toBody(form.getValues());
       const written = body && (await record(meant ? { ...body, meant } : body));
-      if (written) done(written);
+      if (written) done();
     },
     [done, form, record],
   );

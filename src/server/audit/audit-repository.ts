@@ -1,19 +1,29 @@
 import type { RowDataPacket } from "mysql2";
 import { v7 as uuid } from "uuid";
-import type { AuditLine } from "~/contract/trust";
+import type { AuditLine, AuditOutcome } from "~/contract/trust";
 import { t } from "~/messages/say";
+import type { Trail } from "~/server/facts/trail";
+import { addressAsking } from "~/server/http/asking";
 import { fromDatabaseTime, toDatabaseTime, type Queryable } from "~/server/db/connection";
 
 /** Notes who read or changed what, and of whose episode: ids only. */
 export async function writeAudit(
   db: Queryable,
   who: { clinicId: string; staffId: string | null; phoneId?: string },
-  what: { action: string; kind: string; id: string | null; episodeId?: string },
+  what: {
+    action: string;
+    kind: string;
+    id: string | null;
+    episodeId?: string;
+    wrote?: Trail;
+    outcome?: AuditOutcome;
+  },
   at: string,
 ): Promise<void> {
   await db.execute(
-    `INSERT INTO audit_log (clinic_id, id, at, staff_id, action, object_kind, object_id, episode_id, phone_id)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+    `INSERT INTO audit_log
+       (clinic_id, id, at, staff_id, action, object_kind, object_id, episode_id, phone_id, wrote, address, outcome)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
     [
       who.clinicId,
       uuid(),
@@ -24,6 +34,9 @@ export async function writeAudit(
       what.id,
       what.episodeId ?? null,
       who.phoneId ?? null,
+      what.wrote && what.wrote.length > 0 ? JSON.stringify(what.wrote) : null,
+      addressAsking(),
+      what.outcome ?? "done",
     ],
   );
 }
@@ -52,8 +65,9 @@ export async function findAudit(
       : [["(a.at, a.id) < (?, ?)", [toDatabaseTime(before.at), before.id]] as [string, unknown[]]]),
   ];
   const [rows] = await db.query<RowDataPacket[]>(
-    `SELECT a.id, a.at, a.action, a.object_kind, a.episode_id, a.phone_id, s.name AS by_name, p.given_name, p.family_name
+    `SELECT a.id, a.at, a.action, a.object_kind, a.episode_id, a.phone_id, a.address, a.outcome, c.link, s.name AS by_name, p.given_name, p.family_name
        FROM audit_log a
+       LEFT JOIN audit_chain c ON c.clinic_id = a.clinic_id AND c.audit_id = a.id
        LEFT JOIN staff s ON s.clinic_id = a.clinic_id AND s.id = a.staff_id
        LEFT JOIN episodes e ON e.clinic_id = a.clinic_id AND e.id = a.episode_id
        LEFT JOIN people p ON p.clinic_id = e.clinic_id AND p.id = e.person_id
@@ -68,6 +82,9 @@ export async function findAudit(
     action: String(row["action"]),
     kind: String(row["object_kind"]),
     episodeId: row["episode_id"] as string | null,
+    address: row["address"] as string | null,
+    outcome: row["outcome"] as AuditOutcome,
+    link: row["link"] === null ? null : Number(row["link"]),
     person: row["family_name"] === null ? null : `${row["family_name"]}, ${row["given_name"]}`,
   }));
 }

@@ -5,6 +5,7 @@ import { now } from "~/server/clock";
 import { pool } from "~/server/db/connection";
 import { writeAudit } from "~/server/audit/audit-repository";
 import { cookieName, cookieSettings } from "~/server/http/cookies";
+import { log } from "~/server/http/log";
 import { ApiProblem } from "~/server/http/problem";
 import { passwordFits } from "./password";
 import { checkSecondFactor } from "./second-factor";
@@ -44,8 +45,15 @@ export async function signIn(
   const fits = await passwordFits(login?.passwordHash ?? null, password);
   const at = now();
   const failed = (who: StaffLogin) =>
-    writeAudit(pool(), who, { action: "sign-in-failed", kind: "staff", id: who.staffId }, at);
+    writeAudit(
+      pool(),
+      who,
+      { action: "sign-in-failed", kind: "staff", id: who.staffId, outcome: "failed" },
+      at,
+    );
   if (login && !fits) await failed(login);
+  // No clinic has this address, so no clinic's log can tell of it.
+  if (!login) log.warn({ from: clientAddress }, "sign-in tried at an address that nobody has");
   if (!login || !fits) throw new ApiProblem(401, "sign-in-failed", "Address or password is wrong.");
   try {
     await checkSecondFactor(login, code, at);

@@ -3,7 +3,8 @@ import { pool, type Queryable } from "~/server/db/connection";
 import { inSnapshot } from "~/server/db/transaction";
 import { log } from "~/server/http/log";
 import { facts, type FactName } from "~/server/facts/all";
-import { readParts, rereadParts } from "./case-parts";
+import type { Appended } from "~/server/facts/trail";
+import { partsWith, readParts, rereadParts } from "./case-parts";
 import { definitionsBehind } from "./definition-repository";
 import { findEpisodes, type EpisodeHead } from "./episode-repository";
 import { judgedAt, madeOf, type LoadedCase, type MadeCase } from "./make-case";
@@ -12,6 +13,8 @@ import { judgedAt, madeOf, type LoadedCase, type MadeCase } from "./make-case";
 interface Kept {
   readonly version: number;
   readonly made: MadeCase;
+  /** What was appended to reach that version, and is not in what was made. */
+  readonly since: readonly Appended[];
 }
 
 /** Cases as they stood at a version. Every write raises the version, so what is kept of one never goes stale. */
@@ -35,8 +38,8 @@ export async function loadCases(
 ): Promise<LoadedCase[]> {
   const known = new Map<string, Kept>();
   for (const head of heads) {
-    const found = kept.get(keyOf(clinicId, head.id));
-    if (found?.version === head.version) known.set(head.id, found);
+    const found = await caughtUp(db, clinicId, head);
+    if (found) known.set(head.id, found);
   }
   const unknown = heads.filter((head) => !known.has(head.id));
   const current = new Map<string, EpisodeHead>();
@@ -61,6 +64,35 @@ export async function loadCases(
     const entry = known.get(head.id);
     return entry ? [judgedAt(head, entry.made, zone, asOf)] : [];
   });
+}
+
+/** What is kept of an episode at its version, with what was appended since it was made; null where it has to be read. */
+async function caughtUp(db: Queryable, clinicId: string, head: EpisodeHead): Promise<Kept | null> {
+  const found = kept.get(keyOf(clinicId, head.id));
+  if (found?.version !== head.version) return null;
+  if (found.since.length === 0) return found;
+  const parts = await partsWith(db, clinicId, head.id, found.made.parts, found.since);
+  if (!parts) return null;
+  const definitions = await definitionsBehind(db, clinicId, [head.pathwayHash, ...parts.hashes]);
+  const caught = { version: head.version, made: madeOf(head, parts, definitions), since: [] };
+  kept.set(keyOf(clinicId, head.id), caught);
+  return caught;
+}
+
+/**
+ * Says what a write has appended, once it is committed: with that, what is kept of the episode is as good as read again.
+ *
+ * @param version of the episode after the write
+ */
+export function noteAppended(
+  clinicId: string,
+  episodeId: string,
+  version: number,
+  trail: readonly Appended[],
+): void {
+  const found = kept.get(keyOf(clinicId, episodeId));
+  if (found?.version !== version - 1) return;
+  kept.set(keyOf(clinicId, episodeId), { ...found, version, since: [...found.since, ...trail] });
 }
 
 /** Loads cases from the database, whatever is kept of them: for measuring what the database alone takes. */
@@ -92,7 +124,7 @@ export async function reloadAfter(
   const made = madeOf(head, parts, definitions);
   return {
     after: judgedAt(head, made, zone, asOf),
-    keep: () => void kept.set(keyOf(clinicId, head.id), { version: head.version, made }),
+    keep: () => void kept.set(keyOf(clinicId, head.id), { version: head.version, made, since: [] }),
   };
 }
 
@@ -114,7 +146,9 @@ async function readKept(
       const own = parts.get(head.id);
       if (!own) return [];
       try {
-        return [[head.id, { version: head.version, made: madeOf(head, own, definitions) }] as const];
+        return [
+          [head.id, { version: head.version, made: madeOf(head, own, definitions), since: [] }] as const,
+        ];
       } catch (error) {
         // One record that cannot be put together does not take the others of its list with it.
         log.error({ error: String((error as Error).stack ?? error) }, "a record that cannot be loaded");

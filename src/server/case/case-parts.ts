@@ -1,7 +1,8 @@
 import type { Queryable } from "~/server/db/connection";
 import { factNames, facts, type FactName } from "~/server/facts/all";
 import type { Columns, FactDefinition } from "~/server/facts/fact";
-import { readFacts, type ByEpisode, type FactRead } from "~/server/facts/sql";
+import { readFacts, readFactsOf, type ByEpisode, type FactRead } from "~/server/facts/sql";
+import type { Appended } from "~/server/facts/trail";
 import { readDefinitionHashes } from "./definition-repository";
 import { readElsewhere } from "./elsewhere-repository";
 import { readIntakeAnswers } from "./intake-answers-repository";
@@ -60,6 +61,54 @@ export async function rereadParts(
   const elsewhere = facts[appended].changesElsewhere === true ? (["elsewhere"] as const) : [];
   const found = await read(db, clinicId, [episodeId], [...names, "hashes", ...elsewhere]);
   return { ...before, ...ofEpisode(found, episodeId) };
+}
+
+/**
+ * The parts of an episode with what was appended since they were read: each fact is read by its id and put into its place, so that
+ * nothing that came later is seen.
+ *
+ * @returns null where more than its own kind depends on what was appended, or its place is not known: all is to be read
+ */
+export async function partsWith(
+  db: Queryable,
+  clinicId: string,
+  episodeId: string,
+  before: CaseParts,
+  trail: readonly Appended[],
+): Promise<CaseParts | null> {
+  let parts = before;
+  for (const table of new Set(trail.map((row) => row.table))) {
+    const name = plainKinds.find((kind) => facts[kind].table === table);
+    if (name === undefined) return null;
+    const definition: FactDefinition = facts[name];
+    const ids = trail.filter((row) => row.table === table).map(({ id }) => id);
+    const news = await readFactsOf(db, definition, clinicId, episodeId, ids);
+    const all = definition.through ? [...before[name], ...news] : inOrder(definition, before[name], news);
+    if (!all) return null;
+    parts = { ...parts, [name]: all };
+  }
+  return parts;
+}
+
+/** Kinds that nothing but a case's list of them depends on, and that come often. */
+const plainKinds = ["sessions", "sets", "reports"] as const;
+
+/** Facts with new ones in their places, by the first of what their kind is ordered by; null where two stand at the same. */
+function inOrder<T extends object>(
+  { columns, order }: FactDefinition,
+  before: readonly T[],
+  news: readonly T[],
+): T[] | null {
+  const [field = ""] = Object.entries(columns).find(([, { name }]) => name === order[0]) ?? [];
+  const placeOf = (fact: T) => String((fact as Record<string, unknown>)[field]);
+  const all = [...before];
+  for (const fact of news) {
+    const at = all.findLastIndex((other) => placeOf(other) <= placeOf(fact));
+    const last = all[at];
+    if (last && placeOf(last) === placeOf(fact)) return null;
+    all.splice(at + 1, 0, fact);
+  }
+  return all;
 }
 
 type Found = Map<PartName, ByEpisode<unknown>>;

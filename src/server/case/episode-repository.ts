@@ -69,15 +69,6 @@ export async function findEpisode(db: Queryable, clinicId: string, id: string): 
   return rows[0] ? toHead(rows[0]) : null;
 }
 
-/** Locks an episode's head for the rest of the transaction, so that writes to one episode come one by one. */
-export async function lockEpisode(db: Queryable, clinicId: string, id: string): Promise<EpisodeHead | null> {
-  const [rows] = await db.execute<RowDataPacket[]>(
-    "SELECT id FROM episodes FORCE INDEX (PRIMARY) WHERE clinic_id = ? AND id = ? FOR UPDATE",
-    [clinicId, id],
-  );
-  return rows[0] ? findEpisode(db, clinicId, id) : null;
-}
-
 /**
  * The ids of all episodes of the person whose episode this is, in order. To be asked outside the transaction that locks them:
  * its first plain read would fix what it sees of a head before the lock is had.

@@ -3,6 +3,8 @@ import type { Queryable } from "~/server/db/connection";
 import { factNames, facts } from "~/server/facts/all";
 import type { FactDefinition } from "~/server/facts/fact";
 import { appendFacts } from "~/server/facts/sql";
+import { writeAudit } from "~/server/audit/audit-repository";
+import type { Trail } from "~/server/facts/trail";
 import { attachDefinitions, storeDefinition } from "./definition-repository";
 import { insertEpisode, insertPerson } from "./episode-repository";
 
@@ -44,9 +46,16 @@ export async function storeCase(
   });
   await attachDefinitions(db, clinicId, episode.id, hashes);
 
-  const writing = { clinicId, staffId, episodeId: episode.id, at: episode.startedAt };
+  const trail: Trail = [];
+  const writing = { clinicId, staffId, episodeId: episode.id, at: episode.startedAt, trail };
   for (const name of factNames) {
     const definition: FactDefinition = facts[name];
     await appendFacts(db, writing, definition, definition.ofCase?.(file) ?? []);
   }
+  await writeAudit(
+    db,
+    staff,
+    { action: "store-case", kind: "episode", id: episode.id, episodeId: episode.id, wrote: trail },
+    episode.startedAt,
+  );
 }

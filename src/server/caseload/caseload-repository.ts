@@ -58,6 +58,7 @@ export async function staleEpisodes(
   db: Queryable,
   now: string,
   engineVersion: string,
+  quiet: { readonly writtenBefore: string; readonly computedBefore: string },
   atMost: number,
 ): Promise<{ clinicId: string; zone: string; episodeId: string }[]> {
   const [rows] = await db.query<RowDataPacket[]>(
@@ -66,8 +67,15 @@ export async function staleEpisodes(
        JOIN clinics k ON k.id = e.clinic_id
        LEFT JOIN caseload_rows c ON c.clinic_id = e.clinic_id AND c.episode_id = e.id
       WHERE e.ended_at IS NULL AND e.paused_at IS NULL AND ${isStale}
+        AND (e.written_at <= ? OR c.computed_at IS NULL OR c.computed_at <= ?)
       ORDER BY c.valid_until LIMIT ?`,
-    [toDatabaseTime(now), engineVersion, atMost],
+    [
+      toDatabaseTime(now),
+      engineVersion,
+      toDatabaseTime(quiet.writtenBefore),
+      toDatabaseTime(quiet.computedBefore),
+      atMost,
+    ],
   );
   return rows.map((row) => ({
     clinicId: String(row["clinic_id"]),

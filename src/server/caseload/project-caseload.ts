@@ -1,3 +1,4 @@
+import { setImmediate as nextTurn } from "node:timers/promises";
 import type { CaseloadState } from "~/core/caseload/attention";
 import { caseloadState, unreadableState } from "~/core/caseload/caseload-state";
 import { validUntil } from "~/core/caseload/valid-until";
@@ -23,7 +24,12 @@ async function projectLoaded(
   clinicId: string,
   loaded: readonly LoadedCase[],
 ): Promise<Map<string, CaseloadState>> {
-  const kept = loaded.map(keptState);
+  const kept: KeptState[] = [];
+  for (const one of loaded) {
+    kept.push(keptState(one));
+    // Each takes some milliseconds: whoever asks something meanwhile is answered between two.
+    if (loaded.length > 1) await nextTurn();
+  }
   const [first] = loaded;
   if (first) {
     await keepStates(db, clinicId, kept, first.file.asOf, engineVersion).catch((error: unknown) => {

@@ -9,7 +9,6 @@ import { expectedOn } from "~/server/day/expected-repository";
 import { pool } from "~/server/db/connection";
 import { readEntries } from "./caseload-repository";
 import { projectEpisodes } from "./project-caseload";
-import { keepSweeping } from "./sweep-caseload";
 
 const ranks = new Map(attentionCodes.map((code, place) => [code, place]));
 const rank = ({ attention }: CaseloadRow) => ranks.get(attention) ?? ranks.size;
@@ -32,7 +31,6 @@ export async function readFirstCaseload(staff: StaffContext) {
  * the record.
  */
 export async function readCaseload(staff: StaffContext): Promise<CaseloadRow[]> {
-  keepSweeping();
   const at = now();
   const entries = await readEntries(pool(), staff.clinicId, at, engineVersion);
   const stale = entries.filter(({ state }) => state === null).map(({ identity }) => identity.episodeId);

@@ -2,38 +2,21 @@ import { engineVersion } from "~/core/decision/decide";
 import { now } from "~/server/clock";
 import { pool } from "~/server/db/connection";
 import { takeLease } from "~/server/db/lease";
-import { log } from "~/server/http/log";
 import { staleEpisodes } from "./caseload-repository";
 import { projectEpisodes } from "./project-caseload";
 
-const everyMs = 1000;
 const leaseSeconds = 20;
-const atMost = 50;
-
-let timer: NodeJS.Timeout | undefined;
-let sweeping = false;
-
-/** Starts looking, once a second, for rows that time or a write has overtaken; once for each process. */
-export function keepSweeping(): void {
-  timer ??= setInterval(() => void sweepOnce(), everyMs).unref();
-}
-
-async function sweepOnce(): Promise<void> {
-  if (sweeping) return;
-  sweeping = true;
-  try {
-    await sweepCaseload();
-  } catch (error) {
-    log.warn({ error: String((error as Error)?.message ?? error) }, "caseload sweep put off");
-  } finally {
-    sweeping = false;
-  }
-}
+const atMost = 25;
+/** Who is being written into is left alone for a moment, and never for longer than this: others wait behind. */
+const quietMs = 2000;
+const longestMs = 10_000;
 
 /** Computes some stale rows again; one process at a time, the others leave it to that one. @returns how many */
 export async function sweepCaseload(): Promise<number> {
   const at = now();
-  const due = await staleEpisodes(pool(), at, engineVersion, atMost);
+  const before = (ms: number) => new Date(Date.parse(at) - ms).toISOString();
+  const quiet = { writtenBefore: before(quietMs), computedBefore: before(longestMs) };
+  const due = await staleEpisodes(pool(), at, engineVersion, quiet, atMost);
   if (due.length === 0) return 0;
   const release = await takeLease(pool(), "sweep-caseload", leaseSeconds, at);
   if (!release) return 0;

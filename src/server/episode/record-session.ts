@@ -1,6 +1,5 @@
 import { v7 as uuid } from "uuid";
-import type { SessionBody } from "~/contract/daily";
-import type { Written } from "~/contract/episode";
+import type { Recorded, SessionBody } from "~/contract/daily";
 import type { FieldProblem } from "~/core/schema/field-problem";
 import { firstPrescription } from "~/core/exercise/exercise";
 import { sidesOf } from "~/core/exercise/sides-of";
@@ -22,7 +21,7 @@ import { sessions } from "~/server/facts/sessions";
 import { sets, setsOf } from "~/server/facts/sets";
 import { appendFact, appendFacts, type Writing } from "~/server/facts/sql";
 import { dropSessionDraft } from "./session-draft-repository";
-import { writeFact } from "~/server/episode/write-fact";
+import { appendInto } from "~/server/write/write-into";
 
 const clockSkewMs = 2 * 60_000;
 
@@ -34,9 +33,9 @@ export async function recordSession(
   staff: StaffContext,
   episodeId: string,
   body: SessionBody,
-): Promise<Written> {
+): Promise<Recorded> {
   const fact = { of: "sessions", body, action: "record-session" } as const;
-  return writeFact(staff, episodeId, fact, async ({ db, writing, loaded }) => {
+  const { repeated } = await appendInto(staff, episodeId, fact, async ({ db, writing, loaded }) => {
     const unplanned = await findUnplanned(staff, body, loaded, db);
     const problems = [
       ...timeProblems(body, loaded, writing.at),
@@ -54,6 +53,7 @@ export async function recordSession(
     await appendFacts(db, writing, sets, setsOf({ id: body.id, items: [...planned, ...others] }));
     await dropSessionDraft(db, staff.clinicId, episodeId, body.id);
   });
+  return { id: body.id, repeated };
 }
 
 function timeProblems(body: SessionBody, { file }: LoadedCase, at: string): FieldProblem[] {

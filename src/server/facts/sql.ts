@@ -3,11 +3,14 @@ import type { Queryable } from "~/server/db/connection";
 import { t } from "~/messages/say";
 import type { Writer } from "~/server/writer";
 import type { Columns, FactDefinition, FactOf } from "./fact";
+import { digestColumns, trailOf, type Trail } from "./trail";
 
 /** Who writes a fact into which episode, and when. */
 export interface Writing extends Pick<Writer, "clinicId" | "staffId" | "phoneId"> {
   readonly episodeId: string;
   readonly at: string;
+  /** Takes down what is appended, for the log. */
+  readonly trail: Trail;
 }
 
 /** A fact with the name of who wrote it; empty where its table does not say. */
@@ -33,6 +36,23 @@ export async function readFacts<C extends Columns>(
     else facts.set(episodeId, [found]);
   }
   return facts;
+}
+
+/** Reads some facts of one kind in one episode: those with these ids, or that hang on these. One query. */
+export async function readFactsOf<C extends Columns>(
+  db: Queryable,
+  definition: FactDefinition<C>,
+  clinicId: string,
+  episodeId: string,
+  ids: readonly string[],
+): Promise<FactRead<C>[]> {
+  const [rows] = await db.query<RowDataPacket[]>(
+    selectOf(definition, `AND t.${definition.through?.key ?? "id"} IN (?)`),
+    [clinicId, [episodeId], ids],
+  );
+  return rows.map(
+    (row) => ({ ...fieldsOf(definition.columns, row), by: writerOf(definition, row) }) as FactRead<C>,
+  );
 }
 
 /** Which facts of an episode are read: those with one of some values, so many at most. */
@@ -76,7 +96,7 @@ function fieldsOf(columns: Columns, row: RowDataPacket): object {
   );
 }
 
-function selectOf({ table, columns, by, order, through }: FactDefinition): string {
+function selectOf({ table, columns, by, order, through }: FactDefinition, chosen = ""): string {
   const names = Object.values(columns).map(({ name }) => `t.${name}`);
   const owner = through ? "o" : "t";
   const joins = [
@@ -85,37 +105,31 @@ function selectOf({ table, columns, by, order, through }: FactDefinition): strin
   ];
   return `SELECT ${owner}.episode_id, ${names.join(", ")}${by ? ", s.name AS by_name" : ""}
             FROM ${table} t ${joins.join(" ")}
-           WHERE ${owner}.clinic_id = ? AND ${owner}.episode_id IN (?)
+           WHERE ${owner}.clinic_id = ? AND ${owner}.episode_id IN (?) ${chosen}
            ORDER BY ${order.map((name) => `t.${name}`).join(", ")}`;
 }
 
-/** Appends facts of one kind, in the order given; nothing where there are none. */
+/** Appends facts of one kind, in the order given; nothing where there are none. What was appended is taken down. */
 export async function appendFacts<C extends Columns>(
   db: Queryable,
   w: Writing,
-  { table, columns, by, through, fromPhones }: FactDefinition<C>,
+  definition: FactDefinition<C>,
   facts: readonly FactOf<C>[],
 ): Promise<void> {
   if (facts.length === 0) return;
-  const fields = Object.entries(columns);
-  const names = [
-    "clinic_id",
-    ...(through ? [] : ["episode_id"]),
-    ...fields.map(([, { name }]) => name),
-    ...(by ? [by] : []),
-    ...(fromPhones ? ["phone_id"] : []),
-  ];
+  const { table, columns, by, through, fromPhones } = definition;
   const rows = facts.map((given) => [
     w.clinicId,
     ...(through ? [] : [w.episodeId]),
-    ...fields.map(([field, { toDatabase }]) => {
+    ...(by ? [w.staffId] : []),
+    ...(fromPhones ? [w.phoneId ?? null] : []),
+    ...Object.entries(columns).map(([field, { toDatabase }]) => {
       const value = (given as Record<string, unknown>)[field];
       return value === undefined ? null : toDatabase(value);
     }),
-    ...(by ? [w.staffId] : []),
-    ...(fromPhones ? [w.phoneId ?? null] : []),
   ]);
-  await db.query(`INSERT INTO ${table} (${names.join(", ")}) VALUES ?`, [rows]);
+  await db.query(`INSERT INTO ${table} (${digestColumns(definition).join(", ")}) VALUES ?`, [rows]);
+  w.trail.push(...trailOf(definition, rows));
 }
 
 /** Appends one fact. */

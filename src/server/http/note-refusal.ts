@@ -30,7 +30,7 @@ export async function noteRefusal(
   const action = actionOf(problem, params["id"] !== undefined);
   if (action === null) return;
   try {
-    await writeAudit(pool(), staff, { action, kind: name, id }, now());
+    await writeAudit(pool(), staff, { action, kind: name, id, outcome: "refused" }, now());
   } catch (error) {
     log.error({ error: String(error) }, "a refusal could not be noted");
   }

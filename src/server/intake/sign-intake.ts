@@ -14,6 +14,7 @@ import { pool, type Connection } from "~/server/db/connection";
 import { inTransaction, isDuplicate } from "~/server/db/transaction";
 import { attachDefinitions, storeDefinition } from "~/server/case/definition-repository";
 import { findEpisode, insertEpisode, insertPerson } from "~/server/case/episode-repository";
+import type { Trail } from "~/server/facts/trail";
 import { isKnownTwin, type Sent } from "~/server/receipt/known-twin";
 import { keepReceipt } from "~/server/receipt/receipt-repository";
 import { circumstances } from "~/server/facts/circumstances";
@@ -69,14 +70,16 @@ function writeIntake(staff: StaffContext, body: IntakeBody): Promise<IntakeWritt
     const ticked = await untickedFlags(db, clinicId, body);
     if (body.beside !== undefined) await refuseWhileHalted(db, staff, body.beside, at);
     const items = chosenItems(body, checked);
-    await store(db, staff, body, checked, items, at);
-    await keepUnticked(db, { clinicId, staffId: staff.staffId, episodeId: body.id, at }, body, ticked);
+    const trail: Trail = [];
+    const w: Writing = { clinicId, staffId: staff.staffId, episodeId: body.id, at, trail };
+    await store(db, staff, body, checked, items, w);
+    await keepUnticked(db, w, body, ticked);
     await keepReceipt(db, staff, sent, at);
     await dropDraft(db, staff.clinicId, body.id);
     await writeAudit(
       db,
       staff,
-      { action: "sign-intake", kind: "episode", id: body.id, episodeId: body.id },
+      { action: "sign-intake", kind: "episode", id: body.id, episodeId: body.id, wrote: trail },
       at,
     );
     return { id: body.id, repeated: false };
@@ -198,10 +201,11 @@ async function store(
   body: IntakeBody,
   { pathway, placing, today, results }: CheckedIntake,
   items: readonly SignedItem[],
-  at: string,
+  w: Writing,
 ): Promise<void> {
   const { intake, id: episodeId } = body;
   const { clinicId, staffId } = staff;
+  const { at } = w;
   const personId = await personOf(db, clinicId, body, at);
   const define = (kind: "exercise" | "measure" | "pathway", code: string, definition: object) =>
     storeDefinition(db, clinicId, { kind, code, body: definition }, at);
@@ -226,7 +230,6 @@ async function store(
     heldBy: staffId,
   });
   await attachDefinitions(db, clinicId, episodeId, hashes);
-  const w: Writing = { clinicId, staffId, episodeId, at };
   const reason = body.reason?.trim() ?? placing.reasons.map(sayPlacingReason).join(" ");
   const isPast = goesPast(body.stage, pathway, placing);
   await appendFact(db, w, stageMoves, {

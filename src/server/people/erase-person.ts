@@ -72,8 +72,8 @@ export async function erasePerson(
     }
     await remove("people", "id IN (?)", [[personId, ...twins]]);
     await owner.query(
-      "INSERT INTO erasures (clinic_id, request_id, person_id, erased_at, rows_gone) VALUES (?, ?, ?, ?, ?)",
-      [clinicId, requestId, personId, toDatabaseTime(at), JSON.stringify(gone)],
+      "INSERT INTO erasures (clinic_id, request_id, person_id, erased_at, rows_gone, episodes) VALUES (?, ?, ?, ?, ?, ?)",
+      [clinicId, requestId, personId, toDatabaseTime(at), JSON.stringify(gone), JSON.stringify(ids)],
     );
     await owner.commit();
   } catch (error) {

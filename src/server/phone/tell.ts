@@ -15,7 +15,7 @@ import { signals } from "~/server/facts/signals";
 import { appendFact, appendFacts } from "~/server/facts/sql";
 import type { FactName } from "~/server/facts/all";
 import { refused } from "~/server/http/problem";
-import { writeInto, type WriteScope } from "~/server/write/write-into";
+import { appendInto, type WriteScope } from "~/server/write/write-into";
 import type { PhoneContext } from "~/server/phone-context";
 
 interface Told {
@@ -37,12 +37,11 @@ async function tell<B extends Told>(
 ): Promise<PhoneWritten> {
   const receivedAt = now();
   const occurredAt = happenedAt({ occurredAt: body.occurredAt, sentAt, receivedAt });
-  const { repeated } = await writeInto(
+  const { repeated } = await appendInto(
     phone,
     phone.episodeId,
     { of, action, body, evenResting: true },
     (scope) => append(scope, occurredAt),
-    () => null,
   );
   return { id: body.id, repeated };
 }

@@ -19,6 +19,13 @@ export const maySeal = (): boolean => recordKey() !== null;
 const clinicKey = (key: Buffer, clinicId: string): Buffer =>
   Buffer.from(hkdfSync("sha256", key, clinicId.toLowerCase(), "patient-stair sealed", sizes.key));
 
+/** The key of a clinic's log, made from the installation's; empty where none is set: then the chain shows slips, not forgers. */
+export function chainKey(clinicId: string): Buffer {
+  const key = recordKey();
+  if (!key) return Buffer.alloc(0);
+  return Buffer.from(hkdfSync("sha256", key, clinicId.toLowerCase(), "patient-stair log", sizes.key));
+}
+
 /**
  * Seals bytes with a clinic's key, for one place only: under another id they cannot be opened.
  *

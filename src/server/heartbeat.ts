@@ -1,0 +1,31 @@
+import { sealAudit } from "./audit/seal-audit";
+import { sweepCounters } from "./auth/sweep-counters";
+import { sweepCaseload } from "./caseload/sweep-caseload";
+import { log } from "./http/log";
+
+/** What a process does by itself, how often, and what it is called in its log. */
+const duties = [
+  { name: "caseload sweep", everyMs: 1000, work: sweepCaseload },
+  { name: "log seal", everyMs: 1000, work: sealAudit },
+  { name: "counter sweep", everyMs: 600_000, work: sweepCounters },
+] as const;
+
+let beating = false;
+
+/** Starts what this process does by itself; once, with the first request that it answers. */
+export function keepBeating(): void {
+  if (beating) return;
+  beating = true;
+  for (const { name, everyMs, work } of duties) {
+    let busy = false;
+    setInterval(() => {
+      if (busy) return;
+      busy = true;
+      work()
+        .catch((error: unknown) =>
+          log.warn({ error: String((error as Error)?.message ?? error) }, `${name} put off`),
+        )
+        .finally(() => (busy = false));
+    }, everyMs).unref();
+  }
+}

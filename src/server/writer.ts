@@ -7,5 +7,7 @@ export interface Reader {
 /** Who writes into a record: somebody of the clinic, or the patient's own phone. */
 export interface Writer extends Reader {
   readonly staffId: string | null;
+  /** What they are called; a phone has no name of its own. */
+  readonly name?: string;
   readonly phoneId?: string;
 }

@@ -131,7 +131,7 @@ describe("a session on its way", () => {
     const session = squeezeSession("fencer", { occurredAt: "2026-03-10T08:55:00.000Z" });
     const done = await one.post(at(fencer, "sessions"), { ...session, unplanned });
     expect(done.status).toBe(201);
-    expect(done.body.stair.items).toHaveLength(planned);
+    expect((await one.get(`/api/episodes/${fencer}`)).body.items).toHaveLength(planned);
     const unknown = [{ ...unplanned[0], itemId: uuid(), variantId: "no-such" }];
     const refused = await one.post(at(fencer, "sessions"), {
       ...squeezeSession("fencer"),
@@ -142,11 +142,12 @@ describe("a session on its way", () => {
 
   it("a correction takes the place of a session once; the first stays in the record, judged no more", async () => {
     const first = squeezeSession("fencer", { painBefore: 0 }, { painDuring: 8 });
-    expect(outcomes(await one.post(at(fencer, "sessions"), first))).toContain("ease");
+    expect((await one.post(at(fencer, "sessions"), first)).status).toBe(201);
+    expect(outcomes(await one.get(`/api/episodes/${fencer}`))).toContain("ease");
     const right = squeezeSession("fencer", { painBefore: 0, supersedes: first.id }, { painDuring: 1 });
     const corrected = await two.post(at(fencer, "sessions"), right);
     expect(corrected.status).toBe(201);
-    expect(outcomes(corrected)).not.toContain("ease");
+    expect(outcomes(await one.get(`/api/episodes/${fencer}`))).not.toContain("ease");
     const twice = squeezeSession("fencer", { supersedes: first.id });
     expect(paths(await one.post(at(fencer, "sessions"), twice))).toEqual(["/supersedes"]);
     expect(paths(await one.post(at(fencer, "sessions"), { ...twice, supersedes: uuid() }))).toEqual([

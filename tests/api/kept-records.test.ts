@@ -25,11 +25,21 @@ describe("what a process keeps of a record", () => {
       const before = (await reader.get(`/api/episodes/${fencer}`)).body.version;
       const session = squeezeSession("fencer", { painBefore: n % 3 }, { effort: 5 + (n % 3) });
       ids.push(session.id);
-      expect((await writer.post(at(fencer, "sessions"), session)).body.stair.version).toBe(before + 1);
+      expect((await writer.post(at(fencer, "sessions"), session)).status).toBe(201);
+      expect((await writer.get(`/api/episodes/${fencer}`)).body.version).toBe(before + 1);
       const file = (await reader.get(at(fencer, "case"))).body;
       const own = (await writer.get(at(fencer, "case"))).body;
       expect(own).toEqual({ ...file, asOf: own.asOf });
       expect(file.sessions.map((s: { id: string }) => s.id)).toEqual(expect.arrayContaining(ids));
+    }
+  });
+
+  it("what was recorded out of its order stands in its place, at the process that wrote it as at the other", async () => {
+    for (const minute of [40, 10, 30, 10, 20]) {
+      const session = squeezeSession("fencer", { occurredAt: `2026-03-09T08:${minute}:00.000Z` });
+      expect((await one.post(at(fencer, "sessions"), session)).status).toBe(201);
+      const own = (await one.get(at(fencer, "case"))).body;
+      expect(own).toEqual({ ...(await two.get(at(fencer, "case"))).body, asOf: own.asOf });
     }
   });
 

@@ -104,7 +104,8 @@ describe("adding by hand, under what a surgeon wrote", () => {
       items: [{ itemId: item.itemId, sets: Array(dose.sets).fill({ ...set, effort: 6, faults: [] }) }],
     });
     expect(done.body.problems ?? []).toEqual([]);
-    const said = done.body.stair.items.find((one: { itemId: string }) => one.itemId === item.itemId);
+    const after = (await client.get(`/api/episodes/${knee}`)).body;
+    const said = after.items.find((one: { itemId: string }) => one.itemId === item.itemId);
     expect(said.proposal.evidence.map((one: { code: string }) => one.code)).not.toContain("no-session");
   });
 

@@ -3,7 +3,7 @@ import { pool, type Queryable } from "~/server/db/connection";
 import { inSnapshot } from "~/server/db/transaction";
 import { log } from "~/server/http/log";
 import { facts, type FactName } from "~/server/facts/all";
-import type { Appended } from "~/server/facts/trail";
+import type { AppendedFact } from "~/server/facts/sql";
 import { partsWith, readParts, rereadParts } from "./case-parts";
 import { definitionsBehind } from "./definition-repository";
 import { findEpisodes, type EpisodeHead } from "./episode-repository";
@@ -13,8 +13,9 @@ import { judgedAt, madeOf, type LoadedCase, type MadeCase } from "./make-case";
 interface Kept {
   readonly version: number;
   readonly made: MadeCase;
+  readonly head: EpisodeHead;
   /** What was appended to reach that version, and is not in what was made. */
-  readonly since: readonly Appended[];
+  readonly since: readonly AppendedFact[];
 }
 
 /** Cases as they stood at a version. Every write raises the version, so what is kept of one never goes stale. */
@@ -71,10 +72,10 @@ async function caughtUp(db: Queryable, clinicId: string, head: EpisodeHead): Pro
   const found = kept.get(keyOf(clinicId, head.id));
   if (found?.version !== head.version) return null;
   if (found.since.length === 0) return found;
-  const parts = await partsWith(db, clinicId, head.id, found.made.parts, found.since);
+  const parts = partsWith(found.made.parts, found.since);
   if (!parts) return null;
   const definitions = await definitionsBehind(db, clinicId, [head.pathwayHash, ...parts.hashes]);
-  const caught = { version: head.version, made: madeOf(head, parts, definitions), since: [] };
+  const caught = { version: head.version, head, made: madeOf(head, parts, definitions), since: [] };
   kept.set(keyOf(clinicId, head.id), caught);
   return caught;
 }
@@ -83,16 +84,25 @@ async function caughtUp(db: Queryable, clinicId: string, head: EpisodeHead): Pro
  * Says what a write has appended, once it is committed: with that, what is kept of the episode is as good as read again.
  *
  * @param version of the episode after the write
+ * @param at the instant of the write
  */
 export function noteAppended(
   clinicId: string,
   episodeId: string,
   version: number,
-  trail: readonly Appended[],
+  at: string,
+  appended: readonly AppendedFact[],
 ): void {
   const found = kept.get(keyOf(clinicId, episodeId));
   if (found?.version !== version - 1) return;
-  kept.set(keyOf(clinicId, episodeId), { ...found, version, since: [...found.since, ...trail] });
+  const head = { ...found.head, version, writtenAt: at };
+  kept.set(keyOf(clinicId, episodeId), { ...found, version, head, since: [...found.since, ...appended] });
+}
+
+/** The head of an episode at a version, where it is kept. */
+export function keptHead(clinicId: string, episodeId: string, version: number): EpisodeHead | null {
+  const found = kept.get(keyOf(clinicId, episodeId));
+  return found?.version === version ? found.head : null;
 }
 
 /** Loads cases from the database, whatever is kept of them: for measuring what the database alone takes. */
@@ -124,7 +134,7 @@ export async function reloadAfter(
   const made = madeOf(head, parts, definitions);
   return {
     after: judgedAt(head, made, zone, asOf),
-    keep: () => void kept.set(keyOf(clinicId, head.id), { version: head.version, made, since: [] }),
+    keep: () => void kept.set(keyOf(clinicId, head.id), { version: head.version, head, made, since: [] }),
   };
 }
 
@@ -147,7 +157,10 @@ async function readKept(
       if (!own) return [];
       try {
         return [
-          [head.id, { version: head.version, made: madeOf(head, own, definitions), since: [] }] as const,
+          [
+            head.id,
+            { version: head.version, head, made: madeOf(head, own, definitions), since: [] },
+          ] as const,
         ];
       } catch (error) {
         // One record that cannot be put together does not take the others of its list with it.

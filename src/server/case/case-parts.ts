@@ -1,8 +1,7 @@
 import type { Queryable } from "~/server/db/connection";
 import { factNames, facts, type FactName } from "~/server/facts/all";
 import type { Columns, FactDefinition } from "~/server/facts/fact";
-import { readFacts, readFactsOf, type ByEpisode, type FactRead } from "~/server/facts/sql";
-import type { Appended } from "~/server/facts/trail";
+import { readFacts, type AppendedFact, type ByEpisode, type FactRead } from "~/server/facts/sql";
 import { readDefinitionHashes } from "./definition-repository";
 import { readElsewhere } from "./elsewhere-repository";
 import { readIntakeAnswers } from "./intake-answers-repository";
@@ -64,26 +63,17 @@ export async function rereadParts(
 }
 
 /**
- * The parts of an episode with what was appended since they were read: each fact is read by its id and put into its place, so that
- * nothing that came later is seen.
+ * The parts of an episode with what was appended since they were read, each fact in its place.
  *
  * @returns null where more than its own kind depends on what was appended, or its place is not known: all is to be read
  */
-export async function partsWith(
-  db: Queryable,
-  clinicId: string,
-  episodeId: string,
-  before: CaseParts,
-  trail: readonly Appended[],
-): Promise<CaseParts | null> {
+export function partsWith(before: CaseParts, appended: readonly AppendedFact[]): CaseParts | null {
   let parts = before;
-  for (const table of new Set(trail.map((row) => row.table))) {
+  for (const { table, fact } of appended) {
     const name = plainKinds.find((kind) => facts[kind].table === table);
     if (name === undefined) return null;
     const definition: FactDefinition = facts[name];
-    const ids = trail.filter((row) => row.table === table).map(({ id }) => id);
-    const news = await readFactsOf(db, definition, clinicId, episodeId, ids);
-    const all = definition.through ? [...before[name], ...news] : inOrder(definition, before[name], news);
+    const all = definition.through ? [...parts[name], fact] : inOrder(definition, parts[name], fact);
     if (!all) return null;
     parts = { ...parts, [name]: all };
   }
@@ -93,22 +83,18 @@ export async function partsWith(
 /** Kinds that nothing but a case's list of them depends on, and that come often. */
 const plainKinds = ["sessions", "sets", "reports"] as const;
 
-/** Facts with new ones in their places, by the first of what their kind is ordered by; null where two stand at the same. */
-function inOrder<T extends object>(
+/** Facts with a new one in its place, by the first of what their kind is ordered by; null where another stands at the same. */
+function inOrder(
   { columns, order }: FactDefinition,
-  before: readonly T[],
-  news: readonly T[],
-): T[] | null {
+  before: readonly object[],
+  fact: object,
+): readonly object[] | null {
   const [field = ""] = Object.entries(columns).find(([, { name }]) => name === order[0]) ?? [];
-  const placeOf = (fact: T) => String((fact as Record<string, unknown>)[field]);
-  const all = [...before];
-  for (const fact of news) {
-    const at = all.findLastIndex((other) => placeOf(other) <= placeOf(fact));
-    const last = all[at];
-    if (last && placeOf(last) === placeOf(fact)) return null;
-    all.splice(at + 1, 0, fact);
-  }
-  return all;
+  const placeOf = (of: object) => String((of as Record<string, unknown>)[field]);
+  const at = before.findLastIndex((other) => placeOf(other) <= placeOf(fact));
+  const last = before[at];
+  if (last && placeOf(last) === placeOf(fact)) return null;
+  return before.toSpliced(at + 1, 0, fact);
 }
 
 type Found = Map<PartName, ByEpisode<unknown>>;

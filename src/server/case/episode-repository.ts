@@ -85,21 +85,33 @@ export async function episodesOfPerson(db: Queryable, clinicId: string, id: stri
   return rows.map((row) => String(row["id"]));
 }
 
+/** What a lock shows of a head. */
+export interface LockedHead {
+  readonly id: string;
+  readonly version: number;
+  readonly writtenAt: string;
+}
+
 /**
  * Locks some heads one after the other, so that two who write into episodes of one person wait for each other.
  *
- * @returns the instants of the last writes into them
+ * @param ids in order: whoever locks several takes them in the same one
  */
-export async function lockHeads(db: Queryable, clinicId: string, ids: readonly string[]): Promise<string[]> {
-  const writtenAt: string[] = [];
+export async function lockHeads(
+  db: Queryable,
+  clinicId: string,
+  ids: readonly string[],
+): Promise<LockedHead[]> {
+  const locked: LockedHead[] = [];
   for (const id of ids) {
     const [rows] = await db.execute<RowDataPacket[]>(
-      "SELECT written_at FROM episodes FORCE INDEX (PRIMARY) WHERE clinic_id = ? AND id = ? FOR UPDATE",
+      "SELECT version, written_at FROM episodes FORCE INDEX (PRIMARY) WHERE clinic_id = ? AND id = ? FOR UPDATE",
       [clinicId, id],
     );
-    writtenAt.push(...rows.map((row) => fromDatabaseTime(row["written_at"])));
+    for (const row of rows)
+      locked.push({ id, version: Number(row["version"]), writtenAt: fromDatabaseTime(row["written_at"]) });
   }
-  return writtenAt;
+  return locked;
 }
 
 /** Raises the version of the person's other episodes, one by one, so that nothing kept of them outlives what was written. */

@@ -6,11 +6,19 @@ import type { Columns, FactDefinition, FactOf } from "./fact";
 import { digestColumns, trailOf, type Trail } from "./trail";
 
 /** Who writes a fact into which episode, and when. */
-export interface Writing extends Pick<Writer, "clinicId" | "staffId" | "phoneId"> {
+export interface Writing extends Pick<Writer, "clinicId" | "staffId" | "phoneId" | "name"> {
   readonly episodeId: string;
   readonly at: string;
   /** Takes down what is appended, for the log. */
   readonly trail: Trail;
+  /** Takes down what is appended as it will be read, where somebody asks for it. */
+  readonly facts?: AppendedFact[];
+}
+
+/** A fact that was just appended, as it is read from then on. */
+export interface AppendedFact {
+  readonly table: string;
+  readonly fact: object;
 }
 
 /** A fact with the name of who wrote it; empty where its table does not say. */
@@ -36,23 +44,6 @@ export async function readFacts<C extends Columns>(
     else facts.set(episodeId, [found]);
   }
   return facts;
-}
-
-/** Reads some facts of one kind in one episode: those with these ids, or that hang on these. One query. */
-export async function readFactsOf<C extends Columns>(
-  db: Queryable,
-  definition: FactDefinition<C>,
-  clinicId: string,
-  episodeId: string,
-  ids: readonly string[],
-): Promise<FactRead<C>[]> {
-  const [rows] = await db.query<RowDataPacket[]>(
-    selectOf(definition, `AND t.${definition.through?.key ?? "id"} IN (?)`),
-    [clinicId, [episodeId], ids],
-  );
-  return rows.map(
-    (row) => ({ ...fieldsOf(definition.columns, row), by: writerOf(definition, row) }) as FactRead<C>,
-  );
 }
 
 /** Which facts of an episode are read: those with one of some values, so many at most. */
@@ -96,7 +87,7 @@ function fieldsOf(columns: Columns, row: RowDataPacket): object {
   );
 }
 
-function selectOf({ table, columns, by, order, through }: FactDefinition, chosen = ""): string {
+function selectOf({ table, columns, by, order, through }: FactDefinition): string {
   const names = Object.values(columns).map(({ name }) => `t.${name}`);
   const owner = through ? "o" : "t";
   const joins = [
@@ -105,7 +96,7 @@ function selectOf({ table, columns, by, order, through }: FactDefinition, chosen
   ];
   return `SELECT ${owner}.episode_id, ${names.join(", ")}${by ? ", s.name AS by_name" : ""}
             FROM ${table} t ${joins.join(" ")}
-           WHERE ${owner}.clinic_id = ? AND ${owner}.episode_id IN (?) ${chosen}
+           WHERE ${owner}.clinic_id = ? AND ${owner}.episode_id IN (?)
            ORDER BY ${order.map((name) => `t.${name}`).join(", ")}`;
 }
 
@@ -130,6 +121,24 @@ export async function appendFacts<C extends Columns>(
   ]);
   await db.query(`INSERT INTO ${table} (${digestColumns(definition).join(", ")}) VALUES ?`, [rows]);
   w.trail.push(...trailOf(definition, rows));
+  const names = digestColumns(definition);
+  w.facts?.push(...rows.map((values) => ({ table, fact: asRead(w, definition, names, values) })));
+}
+
+/** A row that was written as it is read: its values go through the same columns both ways. */
+function asRead(
+  w: Writing,
+  definition: FactDefinition,
+  names: readonly string[],
+  values: readonly unknown[],
+) {
+  const row = Object.fromEntries(names.map((name, n) => [name, values[n] ?? null])) as RowDataPacket;
+  const { by, columns } = definition;
+  const byName = by && w.staffId !== null ? (w.name ?? "") : null;
+  return {
+    ...fieldsOf(columns, row),
+    by: writerOf(definition, { ...row, by_name: byName } as RowDataPacket),
+  };
 }
 
 /** Appends one fact. */

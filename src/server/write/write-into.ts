@@ -10,7 +10,7 @@ import { inTransaction } from "~/server/db/transaction";
 import { facts, type FactName } from "~/server/facts/all";
 import { episodeOfFact, type Writing } from "~/server/facts/sql";
 import { ApiProblem, notFound } from "~/server/http/problem";
-import { loadCases, noteAppended, reloadAfter } from "~/server/case/case-loader";
+import { keptHead, loadCases, noteAppended, reloadAfter } from "~/server/case/case-loader";
 import {
   bumpSiblings,
   bumpVersion,
@@ -81,10 +81,11 @@ export async function appendInto(
   append: (scope: WriteScope) => Promise<void>,
 ): Promise<{ repeated: boolean }> {
   const written = await inEpisode(writer, episodeId, fact, append, ({ loaded, writing }) =>
-    Promise.resolve({ version: loaded.head.version + 1, trail: writing.trail }),
+    Promise.resolve({ version: loaded.head.version + 1, writing }),
   );
   if (!written) return { repeated: true };
-  noteAppended(writer.clinicId, episodeId, written.version, written.trail);
+  const { version, writing } = written;
+  noteAppended(writer.clinicId, episodeId, version, writing.at, writing.facts ?? []);
   return { repeated: false };
 }
 
@@ -101,13 +102,17 @@ async function inEpisode<R>(
   const isOfPerson = facts[of].ofPerson === true;
   const ids = isOfPerson ? await episodesOfPerson(pool(), clinicId, episodeId) : [episodeId];
   return inTransaction(async (db) => {
-    const before = await lockHeads(db, clinicId, ids);
-    const head = await findEpisode(db, clinicId, episodeId);
+    const locked = await lockHeads(db, clinicId, ids);
+    const own = locked.find(({ id }) => id === episodeId);
+    if (!own) throw notFound();
+    const kept = keptHead(clinicId, episodeId, own.version);
+    const head = kept ?? (await findEpisode(db, clinicId, episodeId));
     if (!head) throw notFound();
-    const at = nextInstant(now(), [...before, head.writtenAt].reduce(laterOf));
-    if (await isWritten(db, writer, sent, of)) return null;
-    if (facts[of].whileResting !== true && evenResting !== true) refuseWhileResting(head);
+    const at = nextInstant(now(), locked.map(({ writtenAt }) => writtenAt).reduce(laterOf));
+    if (await isKnownTwin(db, clinicId, sent)) return null;
     const [loaded] = await loadCases(db, clinicId, writer.zone, [head], at);
+    if (await isWithoutReceipt(db, writer, sent, of, loaded)) return null;
+    if (facts[of].whileResting !== true && evenResting !== true) refuseWhileResting(head);
     if (!loaded) throw unreadable("Nothing was saved.");
     const writing: Writing = {
       clinicId,
@@ -115,6 +120,8 @@ async function inEpisode<R>(
       episodeId,
       at,
       trail: [],
+      facts: [],
+      ...(writer.name === undefined ? {} : { name: writer.name }),
       ...(phoneId ? { phoneId } : {}),
     };
     const scope = { db, writing, loaded };
@@ -135,9 +142,21 @@ function refuseWhileResting(head: EpisodeHead): void {
   throw new ApiProblem(409, `episode-${state}`, t(`episode.refused.${state}`));
 }
 
-/** Whether this has been written before; what was written before there were receipts counts by its id alone. */
-async function isWritten(db: Connection, writer: Writer, sent: Sent, of: FactName): Promise<boolean> {
-  if (await isKnownTwin(db, writer.clinicId, sent)) return true;
+/**
+ * Whether this was written before there were receipts: then its id alone counts. Of what every case holds that is seen without
+ * asking; where the id belongs to another record, its key says so.
+ */
+async function isWithoutReceipt(
+  db: Connection,
+  writer: Writer,
+  sent: Sent,
+  of: FactName,
+  loaded: LoadedCase | undefined,
+): Promise<boolean> {
+  if (loaded && facts[of].inCase) {
+    const known: readonly unknown[] = loaded.parts[of as keyof LoadedCase["parts"]];
+    return known.some((fact) => (fact as { readonly id?: string }).id === sent.id);
+  }
   const owner = await episodeOfFact(db, facts[of], writer.clinicId, sent.id);
   if (owner !== null && owner !== sent.episodeId)
     throw new ApiProblem(409, "id-in-use", "This id belongs to another record.");

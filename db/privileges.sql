@@ -66,6 +66,7 @@ GRANT SELECT, INSERT ON person_merges TO {{app}};
 GRANT SELECT, INSERT ON handovers TO {{app}};
 GRANT SELECT, INSERT ON weeks TO {{app}};
 GRANT SELECT, INSERT ON messages TO {{app}};
+GRANT SELECT, INSERT, DELETE ON person_words TO {{app}};
 GRANT SELECT, INSERT ON harder_days TO {{app}};
 GRANT SELECT, INSERT, UPDATE ON calendar_feeds TO {{app}};
 GRANT SELECT, INSERT, UPDATE, DELETE ON expected_people TO {{app}};

@@ -3,7 +3,7 @@ import { v7 as uuid } from "uuid";
 import { engineVersion } from "~/core/decision/decide";
 import type { CaseFile } from "~/core/case/case-file";
 import { addDays, localDay } from "~/core/schedule/local-day";
-import { readEntries } from "~/server/caseload/caseload-repository";
+import { readPage } from "~/server/caseload/caseload-repository";
 import { pool, poolOptions } from "~/server/db/connection";
 import { readCases } from "~/server/case/case-loader";
 import { findEpisodes } from "~/server/case/episode-repository";
@@ -68,7 +68,7 @@ export async function caseloadRows(base: string, cookie: string, ids: readonly s
   const db = await mysql.createConnection(poolOptions(process.env["DATABASE_OWNER_URL"] ?? ""));
   const overtake = () => db.query("UPDATE caseload_rows SET valid_until = UTC_TIMESTAMP(3)");
   await page();
-  const kept = await compare(page, () => readEntries(pool(), demoClinic.id, now(), engineVersion));
+  const kept = await compare(page, () => readPage(pool(), demoClinic.id, { most: 40 }, now(), engineVersion));
   const loadAll = async () => {
     for (let from = 0; from < ids.length; from += 50) {
       const heads = await findEpisodes(pool(), demoClinic.id, ids.slice(from, from + 50));

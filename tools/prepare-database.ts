@@ -1,5 +1,8 @@
 import { seedDemo } from "~demo/seed";
 import { demoPassword, demoStaff } from "~demo/clinic";
+import mysql from "mysql2/promise";
+import { keepMissingWords } from "~/server/case/person-words";
+import { poolOptions } from "~/server/db/connection";
 import { migrate } from "~/server/db/migrate";
 
 /**
@@ -14,6 +17,7 @@ if (!ownerUrl) throw new Error("DATABASE_OWNER_URL is not set");
 try {
   const applied = await migrate(ownerUrl, folder, process.env["DATABASE_APP_USER"] || null);
   for (const name of applied) process.stdout.write(`· applied ${name}\n`);
+  await nameWords(ownerUrl);
   if (flags.includes("--demo")) {
     if (await seedDemo(ownerUrl)) process.stdout.write("· put the invented clinic into the database\n");
     const accounts = demoStaff.map((member) => member.email);
@@ -22,4 +26,16 @@ try {
 } catch (error) {
   process.stderr.write(`${(error as Error).message}\n`);
   process.exitCode = 1;
+}
+
+/** People from before they were found by the words of their names. */
+async function nameWords(url: string): Promise<void> {
+  const { uri, timezone, dateStrings } = poolOptions(url);
+  const owner = await mysql.createConnection({ uri, timezone, dateStrings });
+  try {
+    const kept = await keepMissingWords(owner);
+    if (kept > 0) process.stdout.write(`· ${kept} people can be found by the words of their names\n`);
+  } finally {
+    await owner.end();
+  }
 }

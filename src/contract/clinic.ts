@@ -1,5 +1,5 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { CaseloadState } from "~/core/caseload/attention";
+import { Attention, CaseloadState } from "~/core/caseload/attention";
 import { InvolvedSide } from "~/core/measure/side-value";
 import { SignInCode } from "./account";
 import { endpoint, smallLimit } from "./endpoint";
@@ -81,11 +81,46 @@ export const setCalls = endpoint({
   status: 201,
 });
 
+/** What of the caseload is wanted; all of it, a page at a time, where nothing is said. */
+export const CaseloadQuery = Type.Object(
+  {
+    only: Type.Optional(Attention),
+    /** Those whom the asker looks after. */
+    held: Type.Optional(Type.Literal("mine")),
+    /** Those who are expected today. */
+    today: Type.Optional(Type.Literal("yes")),
+    /** Parts of a name, or a year of birth. */
+    name: Type.Optional(Type.String({ maxLength: 100 })),
+    /** These, with commas between. */
+    ids: Type.Optional(Type.String({ maxLength: 4000 })),
+    /** What a page named as its next. */
+    after: Type.Optional(Type.String({ maxLength: 80 })),
+  },
+  closed,
+);
+export type CaseloadQuery = Static<typeof CaseloadQuery>;
+
+export const CaseloadPage = Type.Object(
+  {
+    rows: Type.Array(CaseloadRow),
+    /** What asks for the rows after these; null at the end. */
+    next: Type.Union([Type.String(), Type.Null()]),
+    /** How many there are in the whole clinic, of each kind too. */
+    count: Type.Integer(),
+    counts: Type.Partial(Type.Record(Attention, Type.Integer())),
+    /** How many are expected today. */
+    expected: Type.Integer(),
+  },
+  closed,
+);
+export type CaseloadPage = Static<typeof CaseloadPage>;
+
 export const listCaseload = endpoint({
   name: "listCaseload",
-  says: "Active episodes, worst first",
+  says: "Active episodes, worst first, a page at a time",
   roles: "signed-in",
-  answer: Type.Object({ rows: Type.Array(CaseloadRow) }, closed),
+  query: CaseloadQuery,
+  answer: CaseloadPage,
 });
 
 export const listCalculations = endpoint({

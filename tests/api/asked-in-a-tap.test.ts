@@ -97,8 +97,8 @@ describe("more than four weeks away", () => {
     const away = await stair(id);
     expect(away.rebaselineDays).toBe(29);
     expect(away.items[0].proposal).toMatchObject({ outcome: "hold", rule: "rebaseline", review: true });
-    const { rows } = (await clinic.client.get("/api/caseload")).body;
-    expect(rows.find((row: { episodeId: string }) => row.episodeId === id).attention).toBe("rebaseline");
+    const { rows } = (await clinic.client.get(`/api/caseload?ids=${id}`)).body;
+    expect(rows).toMatchObject([{ episodeId: id, attention: "rebaseline" }]);
     const signed = await clinic.client.post(at(id, "decisions"), {
       id: uuid(),
       itemId,

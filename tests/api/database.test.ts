@@ -5,7 +5,7 @@ import mysql, { type Connection, type RowDataPacket } from "mysql2/promise";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { v7 as uuid } from "uuid";
 import { findLogin, findSession } from "~/server/auth/staff-repository";
-import { readEntries } from "~/server/caseload/caseload-repository";
+import { countPlaces, readPage } from "~/server/caseload/caseload-repository";
 import type { Queryable } from "~/server/db/connection";
 import { readParts } from "~/server/case/case-parts";
 import { bumpVersion, findEpisode, lockHeads } from "~/server/case/episode-repository";
@@ -144,13 +144,15 @@ describe("how the hot statements reach their rows", () => {
     ["locking an episode", (db: Queryable) => lockHeads(db, clinic, [fencer])],
     ["dropping a session's draft", (db: Queryable) => dropSessionDraft(db, clinic, fencer, uuid())],
     ["dropping an intake's draft", (db: Queryable) => dropDraft(db, clinic, uuid())],
-  ])("%s locks one row by its key, not the clinic's rows by another index", async (_what, work) => {
-    const plans = await plansOf(work);
-    expect(plans).toHaveLength(1);
-    const [plan] = plans as Plan[];
-    // Nothing to lock at all is as good: then the row is not there.
-    if (plan?.key) expect([plan.key, Number(plan.rows)]).toEqual(["PRIMARY", 1]);
-  });
+  ])(
+    "%s locks one row of a table by its key, not the clinic's rows by another index",
+    async (_what, work) => {
+      const plans = (await plansOf(work)) as Plan[];
+      expect(new Set(plans.map(({ table }) => table)).size).toBe(plans.length);
+      // Nothing to lock at all is as good: then the row is not there.
+      for (const plan of plans) if (plan.key) expect([plan.key, Number(plan.rows)]).toEqual(["PRIMARY", 1]);
+    },
+  );
 
   it.each([
     [
@@ -160,7 +162,8 @@ describe("how the hot statements reach their rows", () => {
     ["a sign-in", (db: Queryable) => findLogin(db, "a@b.example")],
     ["one episode", (db: Queryable) => findEpisode(db, clinic, fencer)],
     ["the parts of an episode", (db: Queryable) => readParts(db, clinic, [fencer])],
-    ["the caseload", (db: Queryable) => readEntries(db, clinic, now, "1")],
+    ["the caseload", (db: Queryable) => readPage(db, clinic, { most: 40 }, now, "1")],
+    ["counting the caseload", (db: Queryable) => countPlaces(db, clinic, null)],
   ])("%s: every table is reached by an index", async (_what, work) => {
     const plans = await plansOf(work);
     expect(plans.length).toBeGreaterThan(0);

@@ -80,7 +80,7 @@ describe("the log of a clinic is a chain", () => {
   });
 
   it("so is who rewrites a line, takes one out, or cuts off the end", async () => {
-    const { end, links } = await sealed();
+    const { end } = await sealed();
     const [[line]] = await owner.query<mysql.RowDataPacket[]>(
       "SELECT audit_id FROM audit_chain WHERE clinic_id = ? AND link = 5",
       [demoClinic.id],
@@ -97,13 +97,19 @@ describe("the log of a clinic is a chain", () => {
       id,
     ]);
     expect(rewritten).toMatchObject([{ kind: "link", link: 5 }]);
-    const [chain] = await owner.query<mysql.RowDataPacket[]>(
-      "SELECT * FROM audit_chain WHERE clinic_id = ? AND link = ?",
-      [demoClinic.id, links],
+    const [[third]] = await owner.query<mysql.RowDataPacket[]>(
+      "SELECT * FROM audit_chain WHERE clinic_id = ? AND link = 3",
+      [demoClinic.id],
     );
-    await owner.query("DELETE FROM audit_chain WHERE clinic_id = ? AND link = ?", [demoClinic.id, links]);
-    expect((await verified(end)).faults).toMatchObject([{ kind: "end" }]);
-    await owner.query("INSERT INTO audit_chain SET ?", [chain[0]]);
+    const out = await with_(
+      "DELETE FROM audit_chain WHERE clinic_id = ? AND link = 3",
+      [demoClinic.id],
+      "INSERT INTO audit_chain SET ?",
+      [third],
+    );
+    expect(out).toMatchObject([{ kind: "link", link: 4, says: "links 3 to 3 are gone" }, { link: 4 }]);
+    // An end that somebody kept and that stands nowhere: what came before it was cut off or made anew.
+    expect((await verified(Buffer.alloc(32, 1).toString("base64"))).faults).toMatchObject([{ kind: "end" }]);
     expect((await verified(end)).faults).toEqual([]);
   });
 

@@ -1,9 +1,8 @@
 import { CalendarClock, UserRound } from "lucide-react";
-import { useCallback, useEffect, useRef, useState } from "react";
+import { useCallback, useRef, useState } from "react";
 import { later } from "~/islands/frame/later";
 import { attentionCodes } from "~/core/caseload/attention";
-import type { CaseloadRow } from "~/contract/clinic";
-import { call } from "~/islands/frame/call";
+import type { CaseloadPage, CaseloadRow } from "~/contract/clinic";
 import OutcomeMark from "~/islands/frame/OutcomeMark";
 import { t } from "~/messages/say";
 import SearchBox from "~/islands/frame/SearchBox";
@@ -11,84 +10,72 @@ import CaseloadLine from "./CaseloadLine";
 import FilterButton from "./FilterButton";
 import { namedLike } from "./named-like";
 import { island } from "~/islands/frame/island";
+import { useCaseload, type Asked } from "./use-caseload";
 
 type Attention = CaseloadRow["attention"];
 
 const TodayDialog = later(() => import("./TodayDialog"));
 const ReviewPane = later(() => import("./ReviewPane"));
 
-const renewEveryMs = 15_000;
+/** A review reads on before it comes to the end of what was read. */
+const readOnBefore = 3;
 
 interface Props {
-  rows: CaseloadRow[];
-  /** How many there are in all; `rows` may hold only the first. */
-  count: number;
-  counts: Partial<Record<Attention, number>>;
+  page: CaseloadPage;
   /** Who looks at it. */
   you: string;
 }
 
 /** The clinic's people, those who need somebody first on top. Arrow keys move, Enter opens, a review goes one by one. */
-function Caseload({ rows: first, count, counts: firstCounts, you }: Props) {
-  const [rows, setRows] = useState(first);
-  const [whole, setWhole] = useState(first.length === count);
-  const [name, setName] = useState("");
-  const [only, setOnly] = useState<Attention | null>(null);
+function Caseload({ page, you }: Props) {
+  const { read, asked, ask, more, renew } = useCaseload(page);
+  const { rows, counts, count, expected, next } = read;
+  const { only = null, name = "" } = asked;
   const [reviewing, setReviewing] = useState<{ at: number; ids: readonly string[] } | null>(null);
-  const [mine, setMine] = useState(false);
-  const [today, setToday] = useState(false);
   const [marking, setMarking] = useState(false);
-  const expected = rows.filter((row) => row.expected !== null).length;
-  const isChosen = (row: CaseloadRow) =>
-    (!mine || row.heldBy?.id === you) && (!today || row.expected !== null);
-  const held = rows.filter(isChosen);
-  const counts = whole ? countBy(held) : firstCounts;
-  const all = whole ? held.length : count;
-  const shown = held.filter((row) => (only === null || row.attention === only) && namedLike(row, name));
+  const mine = asked.held !== undefined;
+  const today = asked.today !== undefined;
   const named = name.trim() !== "";
+  // Until what was asked for has come, what stands here is looked through.
+  const shown = rows.filter(
+    (row) =>
+      (only === null || row.attention === only) &&
+      (!mine || row.heldBy?.id === you) &&
+      (!today || row.expected !== null) &&
+      namedLike(row, name),
+  );
   const present = attentionCodes.filter((code) => (counts[code] ?? 0) > 0);
+  const all = only === null ? count : (counts[only] ?? 0);
 
-  const renew = useCallback(async (by?: { unattended: boolean }) => {
-    const answer = await call("listCaseload", {}, undefined, by);
-    if (!answer.ok) return null;
-    setRows(answer.value.rows);
-    setWhole(true);
-    return answer.value.rows;
-  }, []);
-  useEffect(() => {
-    const timer = setInterval(
-      () => void (document.hidden ? undefined : renew({ unattended: true })),
-      renewEveryMs,
-    );
-    return () => clearInterval(timer);
-  }, [renew]);
-
-  const look = (text: string) => {
-    setName(text);
-    if (!whole) void renew();
-  };
-  /** Another part of the list, all of it; a review of the part before ends. */
-  const narrow = (to: () => void) => {
-    to();
+  /** Another part of the list; a review of the part before ends. */
+  const narrow = (to: Asked) => {
+    ask({ ...asked, ...to });
     setReviewing(null);
-    if (!whole) void renew();
   };
-  const choose = (code: Attention | null) => narrow(() => setOnly(code));
-  // A review goes through everybody of the kind chosen, also those the page did not begin with.
-  const beginReview = async () => {
-    const everybody = whole ? rows : ((await renew()) ?? rows);
-    const chosen = everybody.filter((row) => (only === null || row.attention === only) && isChosen(row));
-    setReviewing({ at: 0, ids: chosen.map((row) => row.episodeId) });
-  };
-  const mark = async () => {
-    if (!whole) await renew();
-    setMarking(true);
-  };
+  const look = (text: string) => ask({ ...asked, name: text.trim() === "" ? undefined : text });
+  const choose = (code: Attention | null) => narrow({ only: code ?? undefined });
+  const beginReview = () => setReviewing({ at: 0, ids: shown.map((row) => row.episodeId) });
   const closeReview = useCallback(() => {
     setReviewing(null);
     void renew();
   }, [renew]);
-  const moveReview = useCallback((at: number) => setReviewing((now) => now && { ...now, at }), []);
+  const moveReview = useCallback(
+    (at: number) => {
+      setReviewing((now) => now && { ...now, at });
+      const ids = reviewing?.ids ?? [];
+      if (at < ids.length - readOnBefore) return;
+      // Those who come next are read before their turn; nobody is left out of a review.
+      void more().then((everybody) =>
+        setReviewing((now) => {
+          if (!now) return now;
+          const known = new Set(now.ids);
+          const news = everybody.map((row) => row.episodeId).filter((id) => !known.has(id));
+          return { ...now, ids: [...now.ids, ...news] };
+        }),
+      );
+    },
+    [reviewing, more],
+  );
   // The order of a review stays as it was begun, though people move in the list as they are answered.
   const reviewed = (reviewing?.ids ?? []).flatMap((id) => rows.find((row) => row.episodeId === id) ?? []);
 
@@ -107,7 +94,7 @@ function Caseload({ rows: first, count, counts: firstCounts, you }: Props) {
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <h1 className="text-2xl font-bold">{t("caseload.title")}</h1>
         <p className="text-base-content/75">
-          {t("caseload.count", { shown: named ? shown.length : only === null ? all : (counts[only] ?? 0) })}
+          {t("caseload.count", { shown: named || today ? shown.length : all })}
         </p>
         <SearchBox
           label={t("caseload.find")}
@@ -119,7 +106,7 @@ function Caseload({ rows: first, count, counts: firstCounts, you }: Props) {
         />
         <p className="text-base-content/70 ml-auto hidden text-sm xl:block">{t("caseload.openKey")}</p>
         {shown.length > 0 && !reviewing && (
-          <button type="button" className="btn max-lg:ml-auto" onClick={() => void beginReview()}>
+          <button type="button" className="btn max-lg:ml-auto" onClick={beginReview}>
             {t("review.start")}
           </button>
         )}
@@ -132,15 +119,19 @@ function Caseload({ rows: first, count, counts: firstCounts, you }: Props) {
         role="group"
         aria-label={t("caseload.filter")}
       >
-        <FilterButton pressed={only === null} count={all} onPress={() => choose(null)}>
+        <FilterButton pressed={only === null} count={count} onPress={() => choose(null)}>
           {t("caseload.all")}
         </FilterButton>
-        <FilterButton pressed={mine} onPress={() => narrow(() => setMine(!mine))}>
+        <FilterButton pressed={mine} onPress={() => narrow({ held: mine ? undefined : "mine" })}>
           <UserRound className="size-4" aria-hidden />
           {t("caseload.mine")}
         </FilterButton>
         {expected > 0 && (
-          <FilterButton pressed={today} count={expected} onPress={() => narrow(() => setToday(!today))}>
+          <FilterButton
+            pressed={today}
+            count={expected}
+            onPress={() => narrow({ today: today ? undefined : "yes" })}
+          >
             {t("today.button")}
           </FilterButton>
         )}
@@ -149,7 +140,7 @@ function Caseload({ rows: first, count, counts: firstCounts, you }: Props) {
           className="btn btn-ghost shrink-0 gap-1 px-2"
           aria-label={t("today.set")}
           title={t("today.set")}
-          onClick={() => void mark()}
+          onClick={() => setMarking(true)}
         >
           <CalendarClock className="size-5" aria-hidden />
           {expected === 0 && t("today.button")}
@@ -187,10 +178,10 @@ function Caseload({ rows: first, count, counts: firstCounts, you }: Props) {
                 current={reviewed[reviewing?.at ?? -1]?.episodeId === row.episodeId}
               />
             ))}
-            {!whole && (
+            {next !== null && (
               <li>
-                <button type="button" className="btn w-full" onClick={() => void renew()}>
-                  {t("caseload.showAll", { count })}
+                <button type="button" className="btn w-full" onClick={() => void more()}>
+                  {t("caseload.more", { shown: shown.length, all })}
                 </button>
               </li>
             )}
@@ -198,7 +189,6 @@ function Caseload({ rows: first, count, counts: firstCounts, you }: Props) {
         )}
         {marking && (
           <TodayDialog
-            rows={rows}
             onClose={() => {
               setMarking(false);
               void renew();
@@ -211,12 +201,6 @@ function Caseload({ rows: first, count, counts: firstCounts, you }: Props) {
       </div>
     </div>
   );
-}
-
-function countBy(rows: readonly CaseloadRow[]): Partial<Record<Attention, number>> {
-  const counts: Partial<Record<Attention, number>> = {};
-  for (const { attention } of rows) counts[attention] = (counts[attention] ?? 0) + 1;
-  return counts;
 }
 
 export default island(Caseload);

@@ -10,25 +10,56 @@ import { foundIn, markedChanges, type Marked } from "./marked-today";
 import { namedLike } from "./named-like";
 
 interface Props {
-  rows: readonly CaseloadRow[];
   /** Called once it is closed; whoever was marked stands in the list then. */
   onClose: () => void;
 }
 
 const mostBytes = 2_000_000;
+const typingMs = 150;
+const idsAtOnce = 100;
+
+async function readRows(wanted: { name?: string; ids?: string }): Promise<readonly CaseloadRow[]> {
+  const answer = await call("listCaseload", wanted);
+  return answer.ok ? answer.value.rows : [];
+}
+
+function joinedRows(rows: readonly CaseloadRow[], more: readonly CaseloadRow[]): readonly CaseloadRow[] {
+  const known = new Set(rows.map(({ episodeId }) => episodeId));
+  return [...rows, ...more.filter(({ episodeId }) => !known.has(episodeId))];
+}
 
 /** Who comes today: ticked by hand, or read from the practice's own calendar. */
-export default function TodayDialog({ rows, onClose }: Props) {
+export default function TodayDialog({ onClose }: Props) {
   const dialog = useRef<HTMLDialogElement>(null);
-  const [marked, setMarked] = useState<Marked>(
-    new Map(rows.flatMap(({ episodeId, expected }) => (expected ? [[episodeId, expected.time]] : []))),
-  );
+  /** Everybody who was read: those who come, the top of the list, whoever was looked for or is named in a file. */
+  const [rows, setRows] = useState<readonly CaseloadRow[]>([]);
+  const [marked, setMarked] = useState<Marked>(new Map());
   const [name, setName] = useState("");
   const [file, setFile] = useState<DayFileView | null>(null);
   const [problem, setProblem] = useState<Problem | null>(null);
   useEffect(() => {
     dialog.current?.showModal();
+    void readRows({}).then((found) => {
+      setRows((before) => joinedRows(before, found));
+      setMarked(
+        (now) =>
+          new Map([
+            ...found.flatMap(({ episodeId, expected }) =>
+              expected ? [[episodeId, expected.time] as const] : [],
+            ),
+            ...now,
+          ]),
+      );
+    });
   }, []);
+  useEffect(() => {
+    if (name.trim() === "") return;
+    const timer = setTimeout(
+      () => void readRows({ name }).then((found) => setRows((before) => joinedRows(before, found))),
+      typingMs,
+    );
+    return () => clearTimeout(timer);
+  }, [name]);
 
   const set = (id: string, time: string | null | undefined) => {
     const next = new Map(marked);
@@ -44,8 +75,14 @@ export default function TodayDialog({ rows, onClose }: Props) {
     const answer = await call("readDayFile", {}, { text: (await chosen.text()) || " " });
     setProblem(answer.ok ? null : answer.problem);
     if (!answer.ok) return;
+    const found = foundIn(answer.value);
+    const ids = [...found.keys()];
+    for (let from = 0; from < ids.length; from += idsAtOnce) {
+      const named = await readRows({ ids: ids.slice(from, from + idsAtOnce).join() });
+      setRows((before) => joinedRows(before, named));
+    }
     setFile(answer.value);
-    setMarked(new Map([...marked, ...foundIn(answer.value)]));
+    setMarked(new Map([...marked, ...found]));
   };
   const save = async () => {
     const body: ExpectedBody = markedChanges(rows, marked);

@@ -2,4 +2,4 @@ import * as wire from "~/contract/clinic";
 import { readCaseload } from "~/server/caseload/read-caseload";
 import { serve } from "~/server/http/serve";
 
-export const GET = serve(wire.listCaseload, async ({ staff }) => ({ rows: await readCaseload(staff) }));
+export const GET = serve(wire.listCaseload, ({ staff, query }) => readCaseload(staff, query));

@@ -130,12 +130,15 @@ export async function bumpSiblings(
 }
 
 /**
- * Raises the version after a write to the episode, and says when that was. Every other index of the table begins with the clinic
+ * Raises the version after a write to the episode, says when that was, and that what the caseload keeps of it holds no more. Every other index of the table begins with the clinic
  * as well; on a small or young table the optimizer may take one of them and lock the heads of the whole clinic.
  */
 export async function bumpVersion(db: Queryable, clinicId: string, id: string, at: string): Promise<void> {
   await db.execute(
-    "UPDATE episodes FORCE INDEX (PRIMARY) SET version = version + 1, written_at = ? WHERE clinic_id = ? AND id = ?",
+    `UPDATE episodes e FORCE INDEX (PRIMARY)
+       LEFT JOIN caseload_rows c FORCE INDEX (PRIMARY) ON c.clinic_id = e.clinic_id AND c.episode_id = e.id
+        SET e.version = e.version + 1, e.written_at = ?, c.valid_until = '1970-01-01'
+      WHERE e.clinic_id = ? AND e.id = ?`,
     [toDatabaseTime(at), clinicId, id],
   );
 }
@@ -173,21 +176,6 @@ export async function moveEpisodes(
   await db.query(
     "UPDATE episodes FORCE INDEX (PRIMARY) SET person_id = ? WHERE clinic_id = ? AND id IN (?)",
     [personId, clinicId, ids],
-  );
-}
-
-/** Writes who a person is, as it was put right. */
-export async function setIdentity(
-  db: Queryable,
-  clinicId: string,
-  personId: string,
-  { givenName, familyName, bornOn, activity, normGroup, contact }: EpisodeHead["person"],
-): Promise<void> {
-  await db.execute(
-    `UPDATE people
-        SET given_name = ?, family_name = ?, born_on = ?, activity = ?, norm_group = ?, contact = ?
-      WHERE clinic_id = ? AND id = ?`,
-    [givenName, familyName, bornOn, activity, normGroup, contact, clinicId, personId],
   );
 }
 
@@ -230,36 +218,12 @@ export async function insertEpisode(db: Queryable, clinicId: string, episode: Ne
       episode.heldBy,
     ],
   );
-}
-
-export async function insertPerson(
-  db: Queryable,
-  clinicId: string,
-  person: {
-    id: string;
-    givenName: string;
-    familyName: string;
-    bornOn: string;
-    activity: string;
-    normGroup?: NormGroup | undefined;
-    contact?: string | undefined;
-    at: string;
-  },
-): Promise<void> {
+  // From now on it stands in the caseload, where its state is worked out before it is shown.
   await db.execute(
-    `INSERT INTO people (clinic_id, id, given_name, family_name, born_on, activity, norm_group, contact, created_at)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
-    [
-      clinicId,
-      person.id,
-      person.givenName,
-      person.familyName,
-      person.bornOn,
-      person.activity,
-      person.normGroup ?? null,
-      person.contact?.trim() ?? null,
-      toDatabaseTime(person.at),
-    ],
+    `INSERT INTO caseload_rows
+       (clinic_id, episode_id, episode_version, engine_version, computed_at, valid_until, body, onset_on, held_by)
+     VALUES (?, ?, 0, '', ?, '1970-01-01', '{}', ?, ?)`,
+    [clinicId, episode.id, toDatabaseTime(episode.startedAt), episode.onsetOn, episode.heldBy],
   );
 }
 

@@ -6,7 +6,8 @@ import { appendFacts } from "~/server/facts/sql";
 import { writeAudit } from "~/server/audit/audit-repository";
 import type { Trail } from "~/server/facts/trail";
 import { attachDefinitions, storeDefinition } from "./definition-repository";
-import { insertEpisode, insertPerson } from "./episode-repository";
+import { insertEpisode } from "./episode-repository";
+import { insertPerson } from "./person-repository";
 
 export interface CasePerson {
   readonly id: string;

@@ -41,7 +41,13 @@ async function projectLoaded(
 
 /** The state of one case; one that cannot be judged stands in the list as that, and keeps nobody else from it. */
 function keptState({ head, file, review, days: trainingDays }: LoadedCase): KeptState {
-  const of = { episodeId: head.id, episodeVersion: head.version };
+  const of = {
+    episodeId: head.id,
+    episodeVersion: head.version,
+    onsetOn: head.onsetOn,
+    heldBy: head.heldBy?.id ?? null,
+    resting: head.endedAt !== null || head.pausedAt !== null,
+  };
   try {
     const state = caseloadState(file, head.targetOn, review(), trainingDays());
     return { ...of, state, validUntil: validUntil(file) };

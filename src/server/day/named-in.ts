@@ -1,11 +1,4 @@
-/** Letters and digits of a text, word by word, without accents and case. */
-const wordsOf = (text: string): string[] =>
-  text
-    .normalize("NFD")
-    .replace(/\p{M}/gu, "")
-    .toLowerCase()
-    .split(/[^\p{L}\p{N}]+/u)
-    .filter(Boolean);
+import { wordsOf } from "~/server/case/person-words";
 
 /**
  * Whether a calendar's entry names somebody: every word of the family name, and the given name or its first letter. A year in the

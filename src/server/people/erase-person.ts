@@ -70,6 +70,7 @@ export async function erasePerson(
       await remove("intake_drafts", "id IN (?)", [ids]);
       await remove("episodes", "id IN (?)", [ids]);
     }
+    await remove("person_words", "person_id IN (?)", [[personId, ...twins]]);
     await remove("people", "id IN (?)", [[personId, ...twins]]);
     await owner.query(
       "INSERT INTO erasures (clinic_id, request_id, person_id, erased_at, rows_gone, episodes) VALUES (?, ?, ?, ?, ?, ?)",

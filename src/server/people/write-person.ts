@@ -4,7 +4,8 @@ import { episodeState, mayTurn, type EpisodeTurn } from "~/core/episode/episode-
 import type { FieldProblem } from "~/core/schema/field-problem";
 import { localDay } from "~/core/schedule/local-day";
 import { t } from "~/messages/say";
-import { setHolder, setIdentity, setStanding } from "~/server/case/episode-repository";
+import { setHolder, setStanding } from "~/server/case/episode-repository";
+import { setIdentity } from "~/server/case/person-repository";
 import type { LoadedCase } from "~/server/case/make-case";
 import { patientFrame } from "~/server/episode/patient-frame";
 import { findColleagues } from "~/server/staff/colleague-repository";

@@ -1,0 +1,147 @@
+import mysql, { type Connection, type RowDataPacket } from "mysql2/promise";
+import { poolOptions } from "~/server/db/connection";
+import { keepMissingWords } from "~/server/case/person-words";
+import { demoClinic } from "~demo/clinic";
+
+/**
+ * Fills a database with copies of the invented clinic: so many clinics, one of them with more people than the others. Called by the
+ * command with DATABASE_OWNER_URL: `many <clinics> <people in all> <people of the big one>`.
+ *
+ * Whole clinics and whole people are copied by the database itself. The id of a copy is made from the id it was copied from and the
+ * number of the copy (MD5, used as a number and for no secret), so that what refers to one another does so again.
+ */
+
+interface Column {
+  readonly name: string;
+  readonly isId: boolean;
+  readonly ofStaff: boolean;
+}
+
+interface Table {
+  readonly name: string;
+  readonly columns: readonly Column[];
+}
+
+/** Who is signed in, what is counted or sent once, and what belongs to a whole installation is copied by nobody. */
+const leftOut = new Set([
+  "staff_sessions",
+  "sign_in_limits",
+  "leases",
+  "schema_migrations",
+  "migrations",
+  "receipts",
+  "session_drafts",
+  "intake_drafts",
+  "phone_links",
+  "phones",
+  "calendar_feeds",
+  "password_links",
+  "recovery_codes",
+  "audit_log",
+  "audit_chain",
+  "audit_sealed",
+  "person_words",
+  "expected_people",
+]);
+/** What hangs on a clinic, not on one of its people. */
+const ofClinic = /^(clinics|staff|staff_.*|definitions|catalogue.*|.*_settings|clinic_.*)$/;
+
+async function tablesOf(db: Connection): Promise<Table[]> {
+  const [columns] = await db.query<RowDataPacket[]>(
+    `SELECT table_name AS t, column_name AS c, data_type AS d FROM information_schema.columns
+      WHERE table_schema = DATABASE() AND extra NOT LIKE '%auto_increment%' AND is_generated = 'NEVER'
+      ORDER BY table_name, ordinal_position`,
+  );
+  const [keys] = await db.query<RowDataPacket[]>(
+    `SELECT table_name AS t, column_name AS c FROM information_schema.key_column_usage
+      WHERE table_schema = DATABASE() AND referenced_table_name = 'staff' AND column_name <> 'clinic_id'`,
+  );
+  const ofStaff = new Set(keys.map(({ t, c }) => `${String(t)}.${String(c)}`));
+  const tables = new Map<string, Column[]>();
+  for (const { t, c, d } of columns) {
+    const list = tables.get(String(t)) ?? [];
+    list.push({ name: String(c), isId: d === "uuid", ofStaff: ofStaff.has(`${String(t)}.${String(c)}`) });
+    tables.set(String(t), list);
+  }
+  return [...tables]
+    .map(([name, list]) => ({ name, columns: list }))
+    .filter(({ name, columns: list }) => {
+      const belongs = name === "clinics" || list.some((column) => column.name === "clinic_id");
+      return belongs && !leftOut.has(name);
+    });
+}
+
+/** An id made from another one and the number of the copy: of version 8, which is anybody's own (RFC 9562). */
+function idOf(from: string, copy: string): string {
+  const hash = `MD5(CONCAT(${from}, '${copy}'))`;
+  return `CONCAT(LEFT(${hash}, 12), '8', SUBSTRING(${hash}, 14, 3), 'a', SUBSTRING(${hash}, 18))`;
+}
+const copied = (column: string, copy: string) => `IF(${column} IS NULL, NULL, ${idOf(column, copy)})`;
+
+/** Copies everything of a clinic under new ids; another clinic, or the same one with more people. */
+async function copyClinic(
+  db: Connection,
+  tables: readonly Table[],
+  clinicId: string,
+  copy: string,
+  isNew: boolean,
+) {
+  for (const { name, columns } of tables) {
+    if (!isNew && ofClinic.test(name)) continue;
+    const values = columns.map(({ name: column, isId, ofStaff }) => {
+      if (name === "staff" && column === "email") return `CONCAT('${copy}-', email)`;
+      if (name === "clinics" && column === "name") return `CONCAT(LEFT(name, 100), ' ', '${copy}')`;
+      if (name === "people" && column === "family_name")
+        return `CONCAT(LEFT(family_name, 60), ' ', '${copy}')`;
+      if (!isId) return `\`${column}\``;
+      return !isNew && (column === "clinic_id" || ofStaff) ? `\`${column}\`` : copied(`\`${column}\``, copy);
+    });
+    const names = columns.map((column) => `\`${column.name}\``);
+    const of = name === "clinics" ? "id" : "clinic_id";
+    await db.query(
+      `INSERT INTO ${name} (${names.join(", ")}) SELECT ${values.join(", ")} FROM ${name} WHERE ${of} = ?`,
+      [clinicId],
+    );
+  }
+}
+
+const [clinics = 100, people = 10_000, big = 5000] = process.argv.slice(2).map(Number);
+const { uri, timezone, dateStrings } = poolOptions(process.env["DATABASE_OWNER_URL"] ?? "");
+const db = await mysql.createConnection({ uri, timezone, dateStrings });
+const countPeople = async (clinicId: string) => {
+  const [[row]] = await db.query<RowDataPacket[]>("SELECT COUNT(*) AS n FROM people WHERE clinic_id = ?", [
+    clinicId,
+  ]);
+  return Number(row?.["n"]);
+};
+try {
+  await db.query("SET SESSION foreign_key_checks = 0, unique_checks = 0, innodb_lock_wait_timeout = 300");
+  const tables = await tablesOf(db);
+  const each = Math.max(1, Math.round((people - big) / Math.max(1, clinics - 1)));
+  // The others first, from the clinic as it is: a whole copy, doubled until it has its share.
+  for (let n = 1; n < clinics; n += 1) {
+    await copyClinic(db, tables, demoClinic.id, `c${n}`, true);
+    const [[made]] = await db.query<RowDataPacket[]>(
+      `SELECT CAST(${idOf(`'${demoClinic.id}'`, `c${n}`)} AS UUID) AS id`,
+    );
+    for (let more = 1; (await countPeople(String(made?.["id"]))) * 1.5 < each; more += 1)
+      await copyClinic(db, tables, String(made?.["id"]), `c${n}m${more}`, false);
+  }
+  for (let more = 1; (await countPeople(demoClinic.id)) * 1.5 < big; more += 1)
+    await copyClinic(db, tables, demoClinic.id, `b${more}`, false);
+  await db.query("SET SESSION foreign_key_checks = 1, unique_checks = 1");
+  await keepMissingWords(db);
+  // The copies' rows of the caseload are worked out as after a change of the rules: not all before the first page.
+  await db.query("UPDATE caseload_rows SET valid_until = '1970-01-02' WHERE valid_until < '1970-01-02'");
+  for (const { name } of tables) await db.query(`ANALYZE TABLE ${name}`);
+  const [[found]] = await db.query<RowDataPacket[]>(
+    `SELECT (SELECT COUNT(*) FROM clinics) AS clinics, (SELECT COUNT(*) FROM people) AS people,
+            (SELECT COUNT(*) FROM sessions) AS sessions, (SELECT COUNT(*) FROM session_sets) AS sets`,
+  );
+  process.stdout.write(
+    `· ${String(found?.["clinics"])} clinics, ${String(found?.["people"])} people (${await countPeople(demoClinic.id)} in the biggest clinic), ` +
+      `${String(found?.["sessions"])} sessions of ${String(found?.["sets"])} sets\n`,
+  );
+} finally {
+  await db.end();
+}

@@ -14,5 +14,9 @@ await runPlainly(async () => {
   if (!existsSync(path.dirname(file))) throw new PlainFailure(`There is no folder ${path.dirname(file)}.`);
   await withOwner((url) => backUp(url, file));
   say(`${Math.ceil(statSync(file).size / 1024)} kB in ${file}`);
-  say("it holds the names of patients and can be read by this user alone; keep it where nobody else reads");
+  say(
+    process.env.BACKUP_KEY
+      ? "it is sealed with BACKUP_KEY: keep that key elsewhere, and RECORD_KEY with it; without either nothing comes back"
+      : "it holds the names of patients and can be read by this user alone; set BACKUP_KEY to have it sealed",
+  );
 });

@@ -37,7 +37,10 @@ if (published?.protocol === "https:") headers["strict-transport-security"] = "ma
 
 /** Names of this machine itself, by which it is asked for its health, and reached where it is published by no other. */
 const ownNames = new Set(["127.0.0.1", "localhost", "[::1]"]);
-const healthPaths = new Set(["/health", "/ready"]);
+const healthPaths = new Set(["/health", "/ready", "/metrics"]);
+/** Told to this machine alone: not to whoever comes through a proxy, nor from elsewhere. */
+const ownPaths = new Set(["/metrics"]);
+const ownAddresses = new Set(["127.0.0.1", "::1", "::ffff:127.0.0.1"]);
 
 /**
  * Whether a request is for this site. A name that is not ours is not answered: a page elsewhere could have had its own name lead
@@ -68,7 +71,13 @@ await runPlainly(async () => {
   const server = http.createServer((request, response) => {
     for (const [name, value] of Object.entries(headers)) response.setHeader(name, value);
     if (stopping) response.setHeader("connection", "close");
+    const isThroughProxy = request.headers["x-forwarded-for"] !== undefined;
     setForwarding(request);
+    if (
+      ownPaths.has(request.url?.split("?")[0] ?? "") &&
+      (isThroughProxy || !ownAddresses.has(request.socket.remoteAddress ?? ""))
+    )
+      return refuse(request, response, 404, "not-found", "There is nothing here.");
     if (!isForUs(request))
       return refuse(
         request,

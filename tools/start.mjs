@@ -16,6 +16,7 @@ import { PlainFailure, runPlainly, say } from "./machine/say.mjs";
 const known = new Set(["--reset-demo", "--demo", "--no-demo"]);
 const flags = new Set(process.argv.slice(2));
 const defaultPort = 4321;
+const mostEndsAMinute = 3;
 const loopback = new Set(["127.0.0.1", "localhost", "::1", "[::1]"]);
 
 await runPlainly(async () => {
@@ -52,21 +53,31 @@ await runPlainly(async () => {
     const devices = flags.has("--no-demo") ? null : await startDevices();
     if (devices) stops.push(() => endProcess(devices.pid));
     const wanted = process.env.PORT ? Number(process.env.PORT) : await freePort(defaultPort);
-    const application = await startApplication({
-      databaseUrl: database.appUrl,
-      port: wanted,
-      env: {
-        LOG_LEVEL: process.env.LOG_LEVEL ?? "warn",
-        ...(devices ? { DEVICE_URL: devices.url } : {}),
-        RECORD_KEY: process.env.RECORD_KEY ?? database.recordKey ?? "",
-      },
-    });
+    const launch = (port) =>
+      startApplication({
+        databaseUrl: database.appUrl,
+        port,
+        env: {
+          LOG_LEVEL: process.env.LOG_LEVEL ?? "warn",
+          ...(devices ? { DEVICE_URL: devices.url } : {}),
+          RECORD_KEY: process.env.RECORD_KEY ?? database.recordKey ?? "",
+        },
+      });
+    let application = await launch(wanted);
     stops.push(() => endProcess(application.child.pid));
     announce(application.port, demo, devices?.url);
-    const code = await application.ended;
-    if (!asked) {
-      say("the application ended unexpectedly");
-      await stopAll(code || 1);
+    // Supervised: an application that ends by itself is started again, unless it does so over and over.
+    const ends = [];
+    for (;;) {
+      const code = await application.ended;
+      if (asked) break;
+      ends.push(Date.now());
+      if (ends.filter((at) => Date.now() - at < 60_000).length > mostEndsAMinute) {
+        say(`the application ended ${mostEndsAMinute + 1} times within a minute; the lines above say why`);
+        await stopAll(code || 1);
+      }
+      say("the application ended unexpectedly; starting it again");
+      application = await launch(application.port);
     }
   } catch (error) {
     if (asked) return;

@@ -94,6 +94,8 @@ export const en = {
   "frame.plan": "Plan",
   "frame.week": "Week",
   "frame.phone": "Phone",
+  "frame.readingOnly":
+    "Only reading works just now: the database takes nothing new. Keep what happens on paper until this line is gone.",
   "frame.lab": "Loads",
   "frame.lifts": "Lifts",
   "frame.kit": "Weights and bands",

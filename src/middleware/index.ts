@@ -8,11 +8,12 @@ import { keepBeating } from "~/server/heartbeat";
 import { askedFrom } from "~/server/http/asking";
 import { inTheWaysOf } from "~/server/http/in-the-ways-of";
 import { log } from "~/server/http/log";
+import { countAnswer } from "~/server/http/metrics";
 import { originAllowed } from "~/server/http/origin";
 import { ApiProblem, databaseDown } from "~/server/http/problem";
 
 /** Answered without asking who is there, so that they work while the database is away. */
-const withoutSession = new Set(["/health", "/ready", "/unavailable"]);
+const withoutSession = new Set(["/health", "/ready", "/metrics", "/unavailable"]);
 const openPages = new Set(["/sign-in", "/set-password", "/my", "/404"]);
 /** A view of one episode; what fails there is that record's, and is shown as that. */
 const episodePage = /^\/episodes\/([0-9a-f-]{36})(?:\/|$)/i;
@@ -25,12 +26,10 @@ export const onRequest = defineMiddleware(async (context, next) => {
   const response = await askedFrom(addressOf(context), () => answer(context, next));
   response.headers.set("referrer-policy", "no-referrer");
   if (!response.headers.has("cache-control")) response.headers.set("cache-control", "no-store");
-  log.info({
-    method: context.request.method,
-    route: context.routePattern,
-    status: response.status,
-    ms: Math.round(performance.now() - started),
-  });
+  const ms = performance.now() - started;
+  const { routePattern: route, request } = context;
+  log.info({ method: request.method, route, status: response.status, ms: Math.round(ms) });
+  countAnswer(route, request.method, response.status, ms);
   return response;
 });
 

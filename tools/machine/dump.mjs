@@ -1,14 +1,26 @@
 import { spawn } from "node:child_process";
-import { createReadStream, createWriteStream, mkdtempSync, renameSync, rmSync, writeFileSync } from "node:fs";
+import {
+  closeSync,
+  createReadStream,
+  createWriteStream,
+  mkdtempSync,
+  openSync,
+  readSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from "node:fs";
 import os from "node:os";
 import path from "node:path";
 import { pipeline } from "node:stream/promises";
 import { createGunzip, createGzip } from "node:zlib";
 import { PlainFailure } from "./say.mjs";
+import { backupKey, isSealed, opening, sealing } from "./sealed-file.mjs";
 
 /**
  * Writes everything in a database into a file, as of one instant, whoever writes meanwhile. The file holds the names of
- * patients: it can be read by its owner alone. A file that is there is replaced when the new one is whole.
+ * patients: it can be read by its owner alone, and with BACKUP_KEY by whoever has that key. A file that is there is replaced when the
+ * new one is whole.
  */
 export async function backUp(ownerUrl, file) {
   const unfinished = `${file}.unfinished`;
@@ -28,14 +40,42 @@ export async function backUp(ownerUrl, file) {
       { stdio: ["ignore", "pipe", "pipe"] },
     );
     const ended = endOf(child);
-    await pipeline(child.stdout, createGzip(), createWriteStream(unfinished, { mode: 0o600 }));
+    const key = backupKey();
+    const through = key ? [createGzip(), sealing(key)] : [createGzip()];
+    await pipeline(child.stdout, ...through, createWriteStream(unfinished, { mode: 0o600 }));
     await ended;
   });
   renameSync(unfinished, file);
 }
 
-/** Reads a file of `backUp` into a database that has nothing in it. */
+/** Reads a file of `backUp` into a database that has nothing in it. A sealed one is opened whole before anything is read. */
 export async function restore(ownerUrl, file) {
+  const folder = mkdtempSync(path.join(os.tmpdir(), "stair-restore-"));
+  try {
+    await restorePlain(ownerUrl, await opened(file, path.join(folder, "backup.sql.gz")));
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+/** The file itself, or what it seals, in another file. */
+async function opened(file, place) {
+  if (!isSealed(readHead(file))) return file;
+  const key = backupKey();
+  if (!key) throw new PlainFailure("This backup is sealed: set BACKUP_KEY to the key that it was made with.");
+  await pipeline(createReadStream(file), opening(key), createWriteStream(place, { mode: 0o600 }));
+  return place;
+}
+
+function readHead(file) {
+  const head = Buffer.alloc(8);
+  const opened = openSync(file, "r");
+  readSync(opened, head);
+  closeSync(opened);
+  return head;
+}
+
+async function restorePlain(ownerUrl, file) {
   await withOptions(ownerUrl, async (options, database) => {
     const child = spawn("mariadb", [options, "--default-character-set=utf8mb4", database], {
       stdio: ["pipe", "pipe", "pipe"],

@@ -50,6 +50,8 @@ export async function startMariaDb(folder, { keepRunning = true, quiet = false }
     ownerUrl: url("owner"),
     appUrl: url("app"),
     recordKey: secrets.record,
+    /** The account that may do anything to the server; from this machine alone. */
+    root: { socketPath: place.socket, user: "root", password: secrets.root },
     pid: () => child.pid,
     restart: async () => {
       child = launch(place, port);

@@ -61,12 +61,13 @@ export default function TodayDialog({ onClose }: Props) {
     return () => clearTimeout(timer);
   }, [name]);
 
-  const set = (id: string, time: string | null | undefined) => {
-    const next = new Map(marked);
-    if (time === undefined) next.delete(id);
-    else next.set(id, time);
-    setMarked(next);
-  };
+  const set = (id: string, time: string | null | undefined) =>
+    setMarked((now) => {
+      const next = new Map(now);
+      if (time === undefined) next.delete(id);
+      else next.set(id, time);
+      return next;
+    });
   const read = async (chosen: File | undefined) => {
     if (!chosen) return;
     setFile(null);
@@ -82,7 +83,7 @@ export default function TodayDialog({ onClose }: Props) {
       setRows((before) => joinedRows(before, named));
     }
     setFile(answer.value);
-    setMarked(new Map([...marked, ...found]));
+    setMarked((now) => new Map([...now, ...found]));
   };
   const save = async () => {
     const body: ExpectedBody = markedChanges(rows, marked);

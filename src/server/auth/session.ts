@@ -3,6 +3,7 @@ import type { Static } from "@sinclair/typebox";
 import type { SignInBody } from "~/contract/clinic";
 import { now } from "~/server/clock";
 import { pool } from "~/server/db/connection";
+import { besideReading } from "~/server/db/reading-only";
 import { writeAudit } from "~/server/audit/audit-repository";
 import { cookieName, cookieSettings } from "~/server/http/cookies";
 import { log } from "~/server/http/log";
@@ -85,7 +86,10 @@ export async function whoHolds(token: string, unattended = false): Promise<Staff
   if (!found) return null;
   if (unattended) return found.staff;
   if (Date.parse(`${found.lastSeenAt.replace(" ", "T")}Z`) < Date.parse(present) - touchEveryMs) {
-    await touchSession(pool(), hashToken(token), present);
+    await besideReading(
+      () => touchSession(pool(), hashToken(token), present),
+      () => undefined,
+    );
   }
   return found.staff;
 }

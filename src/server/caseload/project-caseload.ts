@@ -5,6 +5,7 @@ import { validUntil } from "~/core/caseload/valid-until";
 import { daysBetween, localDay } from "~/core/schedule/local-day";
 import { engineVersion } from "~/core/decision/decide";
 import { pool, type Queryable } from "~/server/db/connection";
+import { isReadingOnly } from "~/server/db/reading-only";
 import { isConflict } from "~/server/db/transaction";
 import { loadCases } from "~/server/case/case-loader";
 import { findEpisodes } from "~/server/case/episode-repository";
@@ -33,7 +34,7 @@ async function projectLoaded(
   const [first] = loaded;
   if (first) {
     await keepStates(db, clinicId, kept, first.file.asOf, engineVersion).catch((error: unknown) => {
-      if (!isConflict(error)) throw error;
+      if (!isConflict(error) && !isReadingOnly(error)) throw error;
     });
   }
   return new Map(kept.map(({ episodeId, state }) => [episodeId, state]));

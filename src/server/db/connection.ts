@@ -20,13 +20,30 @@ let shared: Pool | undefined;
 export function pool(): Pool {
   const url = process.env["DATABASE_URL"];
   if (!url) throw new Error("DATABASE_URL is not set; start the product with `npm start`");
-  shared ??= mysql.createPool(poolOptions(url));
+  shared ??= withLimits(mysql.createPool(poolOptions(url)));
   return shared;
 }
 
+/** Seconds after which the database ends a statement of the application's by itself: nothing of it takes a tenth of that. */
+const longestStatement = 20;
+/** Seconds for which one waits for somebody else's lock. */
+const longestWait = 10;
+
+function withLimits(made: Pool): Pool {
+  made.pool.on("connection", (connection) =>
+    connection.query(
+      `SET SESSION max_statement_time = ${longestStatement}, innodb_lock_wait_timeout = ${longestWait}`,
+    ),
+  );
+  return made;
+}
+
+const readyWithinMs = 3000;
+
 /** Asks the database what time it is; throws when it does not answer. @returns ISO instant */
 export async function databaseClock(): Promise<string> {
-  const [rows] = await pool().query<RowDataPacket[]>("SELECT UTC_TIMESTAMP(3) AS at");
+  const sql = "SELECT UTC_TIMESTAMP(3) AS at";
+  const [rows] = await pool().query<RowDataPacket[]>({ sql, timeout: readyWithinMs });
   return fromDatabaseTime(String(rows[0]?.["at"]));
 }
 

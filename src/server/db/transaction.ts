@@ -75,6 +75,8 @@ const unavailableCodes = new Set([
   "ER_CON_COUNT_ERROR",
   "ER_SERVER_SHUTDOWN",
   "ER_ACCESS_DENIED_ERROR",
+  "ER_STATEMENT_TIMEOUT",
+  "PROTOCOL_SEQUENCE_TIMEOUT",
 ]);
 
 /** True when the database cannot be reached just now, so that asking again later may help. */

@@ -52,6 +52,16 @@ export function refused(problems: readonly FieldProblem[], more: { changed?: unk
   });
 }
 
+/** The database is there and takes nothing: it was set to be read only, or has no room left. */
+export function databaseReadsOnly(): ApiProblem {
+  return new ApiProblem(
+    503,
+    "reading-only",
+    "Only reading works just now: the database takes nothing new. Nothing was saved; keep it on paper and try again.",
+    { headers: { "retry-after": "30" } },
+  );
+}
+
 export function databaseDown(): ApiProblem {
   return new ApiProblem(
     503,

@@ -15,10 +15,11 @@ import { isUuid } from "~/core/schema/formats";
 import { t } from "~/messages/say";
 import type { PhoneContext } from "~/server/phone-context";
 import type { StaffContext } from "~/server/staff-context";
+import { isReadingOnly } from "~/server/db/reading-only";
 import { isDatabaseUnavailable, isDuplicate } from "~/server/db/transaction";
 import { log } from "./log";
 import { noteRefusal } from "./note-refusal";
-import { ApiProblem, databaseDown, notFound, refused } from "./problem";
+import { ApiProblem, databaseDown, databaseReadsOnly, notFound, refused } from "./problem";
 import { readJson } from "./read-body";
 import { validator } from "./validator";
 
@@ -162,6 +163,7 @@ function sound<T>(checked: Checked<T>): T {
 /** Turns any failure into an answer; only what nobody foresaw is logged with its stack. */
 function failure(error: unknown, context: APIContext): Response {
   if (error instanceof ApiProblem) return error.response();
+  if (isReadingOnly(error)) return databaseReadsOnly().response();
   if (isDatabaseUnavailable(error)) return databaseDown().response();
   if (isDuplicate(error))
     return new ApiProblem(

@@ -79,6 +79,7 @@ export const phones = {
   "record.message": "Message",
   "record.harder": "Harder on a good day",
   "record.harderLine": "{exercise}: {allowed, select, yes {allowed} other {not any more}}. {reason}",
+  "act.store-case": "put a whole case into the record",
   "act.allow-harder": "said whether an exercise may be done harder on a good day",
   "told.alone": "Done alone; nobody watched the form.",
   "told.skipped": "Left out: {what}",

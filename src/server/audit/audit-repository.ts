@@ -3,7 +3,7 @@ import { v7 as uuid } from "uuid";
 import type { AuditLine, AuditOutcome } from "~/contract/trust";
 import { t } from "~/messages/say";
 import type { Trail } from "~/server/facts/trail";
-import { addressAsking } from "~/server/http/asking";
+import { addressAsking } from "~/server/asking";
 import { fromDatabaseTime, toDatabaseTime, type Queryable } from "~/server/db/connection";
 
 /** Notes who read or changed what, and of whose episode: ids only. */

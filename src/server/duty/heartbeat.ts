@@ -1,7 +1,7 @@
-import { sealAudit } from "./audit/seal-audit";
-import { sweepCounters } from "./auth/sweep-counters";
-import { sweepCaseload } from "./caseload/sweep-caseload";
-import { log } from "./http/log";
+import { sealAudit } from "~/server/audit/seal-audit";
+import { sweepCounters } from "~/server/auth/sweep-counters";
+import { sweepCaseload } from "~/server/caseload/sweep-caseload";
+import { log } from "~/server/http/log";
 
 /** What a process does by itself, how often, and what it is called in its log. */
 const duties = [

@@ -135,7 +135,7 @@ const ids = await fillCaseload();
 rows.push(...(await caseloadRows(base, cookie, ids)));
 const second = process.env["BENCH_SECOND_URL"] ?? "";
 const writes = await sessionWrites([second, base], Number(process.env["BENCH_SECOND_PID"]), cookie, ids);
-rows.push(writes.row);
+rows.push(...writes.rows);
 await closePool();
 const [file] = process.argv.slice(2);
 const table = rows.map(({ what, baseline, oursMs, baselineMs, target }) => ({

@@ -17,7 +17,7 @@ const replayShare = 0.05;
 const people = 100;
 
 export interface WriteReport {
-  readonly row: Row;
+  readonly rows: readonly Row[];
   /** What became of the writes: each must stand in the record once. */
   readonly said: string;
 }
@@ -42,6 +42,7 @@ export async function sessionWrites(
   ids: readonly string[],
 ): Promise<WriteReport> {
   const targets = await findTargets(urls[0], cookie, ids);
+  const calm = await calmWrites(urls[1], cookie, targets);
   const took: number[] = [];
   const acknowledged = new Set<string>();
   let replays = 0;
@@ -106,17 +107,57 @@ export async function sessionWrites(
     `${perSecond * seconds} sessions in ${wall.toFixed(1)} s (${perSecond} a second), ${replays} sent twice, one of two ` +
     `processes killed half-way: ${stored} stored, ${lost} lost, ${doubled} sets doubled, ${refused} unanswered; ` +
     `median ${at(0.5).toFixed(0)} ms, 95 % within ${at(0.95).toFixed(0)} ms.`;
-  const bare = await bareWrites(targets);
   return {
-    row: {
-      what: "a session recorded, its stair answered (median under 60 a second)",
-      baseline: "inserting the same rows in a transaction, bare and alone",
-      target: "reported",
-      oursMs: at(0.5),
-      baselineMs: bare,
-    },
+    rows: [
+      calm,
+      {
+        what: "a session recorded (median under 60 a second)",
+        baseline: "as above",
+        target: "≤ 150 ms",
+        oursMs: at(0.5),
+        baselineMs: calm.baselineMs,
+      },
+    ],
     said,
   };
+}
+
+const calmPerSecond = 20;
+const calmWritesEach = 200;
+
+/** Twenty sessions a second at one process, and the same rows written by SQL alone at the same pace. */
+async function calmWrites(url: string, cookie: string, targets: readonly Target[]): Promise<Row> {
+  const record = async (n: number) => {
+    const target = targets[n % targets.length];
+    if (!target) throw new Error("nobody to write for");
+    const reply = await fetch(`${url}/api/episodes/${target.episodeId}/sessions`, {
+      method: "POST",
+      headers: { "content-type": "application/json", origin: url, cookie },
+      body: JSON.stringify(sessionOf(target, n)),
+    });
+    if (reply.status !== 201) throw new Error(`${reply.status} ${await reply.text()}`);
+    await reply.arrayBuffer();
+  };
+  return {
+    what: "a session recorded (median at 20 a second)",
+    baseline: "inserting the same rows in a transaction, bare, at the same pace",
+    target: "≤ 5 ×",
+    oursMs: await medianPaced(record),
+    baselineMs: await medianPaced((n) => bareWrite(targets, n)),
+  };
+}
+
+async function medianPaced(work: (n: number) => Promise<void>): Promise<number> {
+  const took: number[] = [];
+  const started = performance.now();
+  for (let n = 0; n < calmWritesEach; n += 1) {
+    const early = started + (n * 1000) / calmPerSecond - performance.now();
+    if (early > 0) await new Promise((resolve) => setTimeout(resolve, early));
+    const begun = performance.now();
+    await work(n);
+    took.push(performance.now() - begun);
+  }
+  return took.sort((a, b) => a - b)[Math.floor(took.length / 2)] ?? 0;
 }
 
 /** Episodes with something to do, and what their plans ask. */
@@ -158,27 +199,21 @@ function sessionOf({ items }: Target, n: number): SessionBody {
   };
 }
 
-/** Median milliseconds of writing such a session by SQL alone. */
-async function bareWrites(targets: readonly Target[]): Promise<number> {
-  const took: number[] = [];
-  for (let n = 0; n < 100; n += 1) {
-    const target = targets[n % targets.length];
-    if (!target) break;
-    const started = performance.now();
-    const at = new Date().toISOString();
-    const writing = {
-      clinicId: demoClinic.id,
-      staffId: demoStaffId("clinician"),
-      episodeId: target.episodeId,
-      at,
-      trail: [],
-    };
-    await inTransaction(async (db) => {
-      const { items, occurredAt, ...session } = sessionOf(target, n);
-      await appendFact(db, writing, sessions, { ...session, at: occurredAt, receivedAt: at });
-      await appendFacts(db, writing, sets, setsOfSession({ id: session.id, items }));
-    });
-    took.push(performance.now() - started);
-  }
-  return took.sort((a, b) => a - b)[50] ?? 0;
+/** Writes such a session by SQL alone. */
+async function bareWrite(targets: readonly Target[], n: number): Promise<void> {
+  const target = targets[n % targets.length];
+  if (!target) throw new Error("nobody to write for");
+  const at = new Date().toISOString();
+  const writing = {
+    clinicId: demoClinic.id,
+    staffId: demoStaffId("clinician"),
+    episodeId: target.episodeId,
+    at,
+    trail: [],
+  };
+  await inTransaction(async (db) => {
+    const { items, occurredAt, ...session } = sessionOf(target, n);
+    await appendFact(db, writing, sessions, { ...session, at: occurredAt, receivedAt: at });
+    await appendFacts(db, writing, sets, setsOfSession({ id: session.id, items }));
+  });
 }

@@ -94,7 +94,7 @@ export const en = {
   "frame.plan": "Plan",
   "frame.week": "Week",
   "frame.phone": "Phone",
-  "frame.readingOnly":
+  "readingOnly.says":
     "Only reading works just now: the database takes nothing new. Keep what happens on paper until this line is gone.",
   "frame.lab": "Loads",
   "frame.lifts": "Lifts",

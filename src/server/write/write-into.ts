@@ -128,7 +128,7 @@ async function inEpisode<R>(
     await append(scope);
     await keepReceipt(db, writer, sent, at);
     await bumpVersion(db, clinicId, episodeId, at);
-    if (ids.length > 1) await bumpSiblings(db, clinicId, head.personId, episodeId, at);
+    if (isOfPerson) await bumpSiblings(db, clinicId, head.personId, episodeId, at);
     const line = { action, kind: facts[of].table, id: body.id, episodeId, wrote: writing.trail };
     await writeAudit(db, writer, line, at);
     return conclude(scope);

@@ -23,7 +23,14 @@ import { signingRoles } from "./roles";
 const text = Type.String({ minLength: 1, maxLength: 20_000, pattern: "\\S" });
 
 export const DocumentBody = Type.Object(
-  { id: uuid, kind: oneOf(documentKinds), body: text, proposed: text },
+  {
+    id: uuid,
+    kind: oneOf(documentKinds),
+    body: text,
+    /** The text that was proposed, and the mark that came with it; without one the record's own proposal of now is kept. */
+    proposed: text,
+    mark: Type.Optional(Type.String({ maxLength: 60 })),
+  },
   closed,
 );
 export type DocumentBody = Static<typeof DocumentBody>;

@@ -1,3 +1,5 @@
+import mysql from "mysql2/promise";
+import { v7 as uuid } from "uuid";
 import { afterAll, beforeAll, expect, it } from "vitest";
 import type { CaseloadRow } from "~/contract/clinic";
 import type { StairView } from "~/contract/episode";
@@ -94,4 +96,34 @@ it("a note names a signal that was raised, and what was signed today with its re
   expect(text).toContain("The hall is closed this week");
   expect(text).toContain(item?.exercise.name);
   expect(text).toMatch(/calf/i);
+});
+
+it("what stands as proposed beside a signed text was proposed by the record, whatever its sender says", async () => {
+  const owner = await mysql.createConnection({ uri: servers.database.ownerUrl });
+  const proposedOf = async (id: string) => {
+    const [[row]] = await owner.query<mysql.RowDataPacket[]>("SELECT proposed FROM documents WHERE id = ?", [
+      id,
+    ]);
+    return String(row?.["proposed"]);
+  };
+  const sign = async (more: object) => {
+    const body = {
+      id: uuid(),
+      kind: "visit-note",
+      body: "As it was signed.",
+      proposed: "All is well.",
+      ...more,
+    };
+    expect((await client.post(`/api/episodes/${skater}/documents`, body)).status).toBe(201);
+    return proposedOf(body.id);
+  };
+  const own = await note(skater);
+  for (const forged of [{}, { mark: "" }, { mark: "A".repeat(43) }]) expect(await sign(forged)).toBe(own);
+  // What the page was given is kept as it was given, though the record has gone on since.
+  const page = String((await client.get(`/episodes/${skater}/document?kind=visit-note`)).body);
+  const mark = /&quot;mark&quot;:\[0,&quot;([\w-]{43})&quot;\]/.exec(page)?.[1];
+  expect(mark).toBeDefined();
+  await client.post(`/api/episodes/${skater}/school`, { id: uuid(), school: "pain-free", reason: "sore" });
+  expect(await sign({ proposed: own, mark })).toBe(own);
+  owner.destroy();
 });

@@ -10,6 +10,8 @@ interface Props {
   episodeId: string;
   kind: DocumentBody["kind"];
   text: string;
+  /** Shows, with the text, that it was proposed by the record. */
+  mark: string;
   maySign: boolean;
   /** Who signs, and on which day, for the printed line. */
   signer: string;
@@ -19,12 +21,12 @@ interface Props {
 const longest = 20_000;
 
 /** A visit note or a letter, made from the record: edited here, then signed and kept as it stands. */
-function DocumentPage({ episodeId, kind, text: proposed, maySign, signer, today }: Props) {
+function DocumentPage({ episodeId, kind, text: proposed, mark, maySign, signer, today }: Props) {
   const [text, setText] = useState(proposed);
   const [signed, setSigned] = useState(false);
   const { send, problem } = useWrite("signDocument", { id: episodeId });
   const sign = async () => {
-    const written = await send({ kind, body: text, proposed }, kind);
+    const written = await send({ kind, body: text, proposed, mark }, kind);
     setSigned(written !== null);
   };
   return (

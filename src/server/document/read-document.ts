@@ -1,4 +1,5 @@
 import type { DocumentKind } from "~/contract/document-kinds";
+import type { DocumentBody } from "~/contract/record";
 import { signingRoles } from "~/contract/roles";
 import { localDay } from "~/core/schedule/local-day";
 import { t } from "~/messages/say";
@@ -12,6 +13,7 @@ import { gateView } from "~/server/gate/read-gate";
 import { notFound } from "~/server/http/problem";
 import type { LoadedCase } from "~/server/case/make-case";
 import { loadEpisode, noteRead } from "~/server/case/load-episode";
+import { markOf } from "~/server/seal/seal";
 import { recordView } from "~/server/episode/read-record";
 import { stairView } from "~/server/episode/stair-view";
 
@@ -41,14 +43,31 @@ export async function proposeDocument(staff: StaffContext, id: string, kind: str
   const write = Object.hasOwn(writers, kind) ? writers[kind as DocumentKind] : null;
   if (!write) throw notFound();
   await noteRead(staff, id, `propose-${kind}`);
+  const text = from === null ? await write(staff, loaded) : await signedText(staff, id, kind, from);
   return {
     episodeId: id,
     kind: kind as DocumentKind,
-    text: from === null ? await write(staff, loaded) : await signedText(staff, id, kind, from),
+    text,
+    mark: markOf(staff.clinicId, purposeOf(id, kind), text),
     maySign: signingRoles.includes(staff.role),
     signer: `${staff.name}, ${t(`role.${staff.role}`)}`,
     today: localDay(loaded.file.asOf, loaded.file.zone),
   };
+}
+
+const purposeOf = (id: string, kind: string) => `proposed ${kind} ${id}`;
+
+/**
+ * What was proposed for a document that is signed: the text that came with it where the mark shows that it was proposed here; else
+ * what the record proposes now. Nobody's word is taken for it.
+ */
+export async function proposedFor(
+  staff: StaffContext,
+  loaded: LoadedCase,
+  { kind, proposed, mark }: Pick<DocumentBody, "kind" | "proposed" | "mark">,
+): Promise<string> {
+  const own = markOf(staff.clinicId, purposeOf(loaded.head.id, kind), proposed);
+  return mark === own ? proposed : writers[kind](staff, loaded);
 }
 
 /** Who sent this person, as taken at intake; nothing where nobody was named. */

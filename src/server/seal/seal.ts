@@ -1,4 +1,4 @@
-import { createCipheriv, createDecipheriv, hkdfSync, randomBytes } from "node:crypto";
+import { createCipheriv, createDecipheriv, createHmac, hkdfSync, randomBytes } from "node:crypto";
 
 const algorithm = "aes-256-gcm";
 const sizes = { key: 32, iv: 12, tag: 16 } as const;
@@ -25,6 +25,14 @@ export function chainKey(clinicId: string): Buffer {
   if (!key) return Buffer.alloc(0);
   return Buffer.from(hkdfSync("sha256", key, clinicId.toLowerCase(), "patient-stair log", sizes.key));
 }
+
+/**
+ * A mark of a text that this installation made for a clinic and a purpose: whoever hands both back shows that the text is as it was.
+ *
+ * Source: HMAC-SHA-256, RFC 2104.
+ */
+export const markOf = (clinicId: string, purpose: string, text: string): string =>
+  createHmac("sha256", chainKey(clinicId)).update(JSON.stringify([purpose, text])).digest("base64url");
 
 /**
  * Seals bytes with a clinic's key, for one place only: under another id they cannot be opened.

@@ -32,7 +32,9 @@ export function chainKey(clinicId: string): Buffer {
  * Source: HMAC-SHA-256, RFC 2104.
  */
 export const markOf = (clinicId: string, purpose: string, text: string): string =>
-  createHmac("sha256", chainKey(clinicId)).update(JSON.stringify([purpose, text])).digest("base64url");
+  createHmac("sha256", chainKey(clinicId))
+    .update(JSON.stringify([purpose, text]))
+    .digest("base64url");
 
 /**
  * Seals bytes with a clinic's key, for one place only: under another id they cannot be opened.

@@ -47,17 +47,22 @@ async function remind(): Promise<void> {
   const now = new Date(Date.now() + ahead);
   const day = morningToAskFor(view, waiting, now.toISOString(), { hour: now.getHours(), remindedOf });
   if (day === null) return;
+  await keep("remindedOf", day);
   await self.registration.showNotification(words.title, {
     body: words.body,
     tag: reminderTag,
     icon: "/my-192.png",
   });
-  await keep("remindedOf", day);
 }
+
+/** One after the other: woken twice at once, the second finds what the first has kept. */
+let reminding = Promise.resolve();
 
 self.addEventListener("periodicsync", (event) => {
   const { tag, waitUntil } = event as ExtendableEvent & { tag: string };
-  if (tag === reminderTag) waitUntil.call(event, remind());
+  if (tag !== reminderTag) return;
+  reminding = reminding.then(remind, remind);
+  waitUntil.call(event, reminding);
 });
 
 self.addEventListener("notificationclick", (event) => {

@@ -1,5 +1,6 @@
 import mysql, { type Connection, type RowDataPacket } from "mysql2/promise";
 import { poolOptions } from "~/server/db/connection";
+import { rulesOver } from "~/server/case/overtaken";
 import { keepMissingWords } from "~/server/case/person-words";
 import { demoClinic } from "~demo/clinic";
 
@@ -132,7 +133,7 @@ try {
   await db.query("SET SESSION foreign_key_checks = 1, unique_checks = 1");
   await keepMissingWords(db);
   // The copies' rows of the caseload are worked out as after a change of the rules: not all before the first page.
-  await db.query("UPDATE caseload_rows SET valid_until = '1970-01-02' WHERE valid_until < '1970-01-02'");
+  await db.query("UPDATE caseload_rows SET valid_until = ? WHERE valid_until < ?", [rulesOver, rulesOver]);
   for (const { name } of tables) await db.query(`ANALYZE TABLE ${name}`);
   const [[found]] = await db.query<RowDataPacket[]>(
     `SELECT (SELECT COUNT(*) FROM clinics) AS clinics, (SELECT COUNT(*) FROM people) AS people,

@@ -75,7 +75,6 @@ export const phones = {
   "phones.harderWhy": "Reason",
   "phones.harderSign": "Sign: allow",
   "phones.harderSignEnd": "Sign: take back",
-  "phones.harderLeave": "Leave it",
   "record.message": "Message",
   "record.harder": "Harder on a good day",
   "record.harderLine": "{exercise}: {allowed, select, yes {allowed} other {not any more}}. {reason}",

@@ -6,6 +6,7 @@ import { call } from "~/islands/frame/call";
 import ProblemNote from "~/islands/frame/ProblemNote";
 import SearchBox from "~/islands/frame/SearchBox";
 import { t } from "~/messages/say";
+import { joinedRows } from "./joined-rows";
 import { foundIn, markedChanges, type Marked } from "./marked-today";
 import { namedLike } from "./named-like";
 
@@ -21,11 +22,6 @@ const idsAtOnce = 100;
 async function readRows(wanted: { name?: string; ids?: string }): Promise<readonly CaseloadRow[]> {
   const answer = await call("listCaseload", wanted);
   return answer.ok ? answer.value.rows : [];
-}
-
-function joinedRows(rows: readonly CaseloadRow[], more: readonly CaseloadRow[]): readonly CaseloadRow[] {
-  const known = new Set(rows.map(({ episodeId }) => episodeId));
-  return [...rows, ...more.filter(({ episodeId }) => !known.has(episodeId))];
 }
 
 /** Who comes today: ticked by hand, or read from the practice's own calendar. */

@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import type { CaseloadPage, CaseloadQuery, CaseloadRow } from "~/contract/clinic";
 import { call } from "~/islands/frame/call";
+import { joinedRows } from "./joined-rows";
 
 const renewEveryMs = 15_000;
 const typingMs = 150;
@@ -20,12 +21,6 @@ const plain = (by: Asked): Asked =>
   Object.fromEntries(Object.entries(by).filter(([, value]) => value !== undefined));
 
 const idsOf = (rows: readonly CaseloadRow[]) => rows.map(({ episodeId }) => episodeId);
-
-/** The rows with others after them; a row that comes twice stands where it came first. */
-function joined(rows: readonly CaseloadRow[], more: readonly CaseloadRow[]): CaseloadRow[] {
-  const known = new Set(idsOf(rows));
-  return [...rows, ...more.filter(({ episodeId }) => !known.has(episodeId))];
-}
 
 /**
  * The caseload as it is asked for, a page at a time: read again every quarter of a minute, when something else is asked for, and
@@ -55,7 +50,7 @@ export function useCaseload(first: CaseloadPage) {
     );
     if (!others.ok || mine !== turn.current) return;
     const { next } = now.current;
-    setRead({ ...answer.value, rows: joined(answer.value.rows, others.value.rows), next, by });
+    setRead({ ...answer.value, rows: joinedRows(answer.value.rows, others.value.rows), next, by });
   }, []);
 
   const ask = useCallback((by: Asked) => setAsked(plain(by)), []);
@@ -85,7 +80,7 @@ export function useCaseload(first: CaseloadPage) {
     const mine = (turn.current += 1);
     const answer = await call("listCaseload", { ...by, after: next });
     if (!answer.ok || mine !== turn.current) return rows;
-    const all = joined(rows, answer.value.rows);
+    const all = joinedRows(rows, answer.value.rows);
     setRead({ ...now.current, rows: all, next: answer.value.next });
     return all;
   }, []);

@@ -12,7 +12,7 @@ import HelpBox from "./HelpBox";
 import MorningForm from "./MorningForm";
 import MyWay from "./MyWay";
 import OpenForm from "./OpenForm";
-import { phoneNow, toDo } from "~/workers/phone/phone-now";
+import { phoneNow, runItems } from "~/workers/phone/phone-now";
 import { keep, readKept } from "~/workers/phone/phone-store";
 import { newRun, type RunState } from "~/workers/phone/run-state";
 import RunView from "./RunView";
@@ -84,7 +84,7 @@ function PhonePage() {
     if (painBefore === null) return;
     // Above the rule before the start is no good day.
     const mayPush = painBefore <= painSchool(view.school).goMax;
-    const items = toDo(now, place).map((item) => (mayPush ? item : { ...item, harder: null }));
+    const items = runItems(now, place).map((item) => (mayPush ? item : { ...item, harder: null }));
     go(newRun({ id: uuid(), startedAt: new Date().toISOString(), painBefore, items }));
     setScreen("run");
   };

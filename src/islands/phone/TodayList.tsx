@@ -3,7 +3,7 @@ import type { PhoneItem, PhoneView } from "~/contract/phone";
 import type { BodyPlace } from "~/core/exercise/body-place";
 import FigureThumb from "~/islands/figure/FigureThumb";
 import { sayDate, t } from "~/messages/say";
-import { isInPlace, toDo, type PhoneNow } from "~/workers/phone/phone-now";
+import { isInPlace, runItems, type PhoneNow } from "~/workers/phone/phone-now";
 import PlaceChoice from "./PlaceChoice";
 import { runSteps, secondsOf } from "~/workers/phone/run-state";
 import { saySet } from "~/messages/say-set";
@@ -26,7 +26,7 @@ interface Props {
 export default function TodayList({ view, now, hasRun, seenAt, place, onPlace, onStart, onMorning }: Props) {
   const rests = view.state !== "active";
   const all = now.todays.filter(({ stopped }) => !stopped);
-  const open = toDo(now, place);
+  const open = runItems(now, place);
   const someDone = now.left.length > 0 && now.left.length < all.length;
   const minutes = Math.ceil(secondsOf(runSteps({ items: open, eased: [] })) / 60);
   const mayStart = !rests && !now.halted && open.length > 0;

@@ -1,7 +1,6 @@
 import { useState } from "react";
 import type { HarderItem, PhonesView } from "~/contract/phones";
-import ProblemNote from "~/islands/frame/ProblemNote";
-import { useWrite } from "~/islands/frame/use-write";
+import ReasonForm from "~/islands/frame/ReasonForm";
 import { label, sayTime, t } from "~/messages/say";
 import { sayKnobValue } from "~/messages/say-knob-value";
 
@@ -46,14 +45,18 @@ export default function HarderCard({ view, onChange }: Props) {
               )}
             </div>
             {open === item.itemId && (
-              <WordForm
-                id={view.episodeId}
-                item={item}
-                onLeave={() => setOpen(null)}
-                onWritten={(next) => {
+              <ReasonForm
+                write="allowHarder"
+                values={{ id: view.episodeId }}
+                about={item.itemId}
+                body={(reason) => ({ itemId: item.itemId, allowed: !item.word?.allowed, reason })}
+                label={t("phones.harderWhy")}
+                submit={t(item.word?.allowed ? "phones.harderSignEnd" : "phones.harderSign")}
+                onDone={({ phones }) => {
                   setOpen(null);
-                  onChange(next);
+                  onChange(phones);
                 }}
+                onCancel={() => setOpen(null)}
               />
             )}
           </li>
@@ -70,45 +73,4 @@ function sayNow({ change, bar, word }: HarderItem): string {
     return t(word?.allowed ? "phones.harderNow" : "phones.harderWould", { what });
   }
   return t(`phones.harderBar.${bar ?? "none"}`);
-}
-
-interface FormProps {
-  id: string;
-  item: HarderItem;
-  onLeave: () => void;
-  onWritten: (view: PhonesView) => void;
-}
-
-function WordForm({ id, item, onLeave, onWritten }: FormProps) {
-  const { send, busy, problem } = useWrite("allowHarder", { id });
-  const [reason, setReason] = useState("");
-  const allowed = !item.word?.allowed;
-  const sign = async (event: React.FormEvent) => {
-    event.preventDefault();
-    const answer = await send({ itemId: item.itemId, allowed, reason });
-    if (answer) onWritten(answer.phones);
-  };
-  return (
-    <form className="mt-2 flex flex-col gap-2" noValidate onSubmit={(event) => void sign(event)}>
-      <ProblemNote problem={problem} />
-      <label className="flex flex-col gap-1 font-medium">
-        {t("phones.harderWhy")}
-        <textarea
-          className="textarea w-full text-base"
-          rows={2}
-          maxLength={400}
-          value={reason}
-          onChange={(event) => setReason(event.target.value)}
-        />
-      </label>
-      <div className="flex flex-wrap gap-2">
-        <button className="btn btn-primary" disabled={busy || reason.trim().length < 3}>
-          {t(allowed ? "phones.harderSign" : "phones.harderSignEnd")}
-        </button>
-        <button type="button" className="btn btn-ghost" onClick={onLeave}>
-          {t("phones.harderLeave")}
-        </button>
-      </div>
-    </form>
-  );
 }

@@ -1,5 +1,6 @@
 import type { RowDataPacket } from "mysql2";
 import { toDatabaseTime, fromDatabaseTime, type Queryable } from "~/server/db/connection";
+import { writtenOver } from "./overtaken";
 
 /** Which group of a norm's table somebody is compared with. */
 export type NormGroup = "male" | "female";
@@ -137,9 +138,9 @@ export async function bumpVersion(db: Queryable, clinicId: string, id: string, a
   await db.execute(
     `UPDATE episodes e FORCE INDEX (PRIMARY)
        LEFT JOIN caseload_rows c FORCE INDEX (PRIMARY) ON c.clinic_id = e.clinic_id AND c.episode_id = e.id
-        SET e.version = e.version + 1, e.written_at = ?, c.valid_until = '1970-01-01'
+        SET e.version = e.version + 1, e.written_at = ?, c.valid_until = ?
       WHERE e.clinic_id = ? AND e.id = ?`,
-    [toDatabaseTime(at), clinicId, id],
+    [toDatabaseTime(at), writtenOver, clinicId, id],
   );
 }
 
@@ -222,8 +223,8 @@ export async function insertEpisode(db: Queryable, clinicId: string, episode: Ne
   await db.execute(
     `INSERT INTO caseload_rows
        (clinic_id, episode_id, episode_version, engine_version, computed_at, valid_until, body, onset_on, held_by)
-     VALUES (?, ?, 0, '', ?, '1970-01-01', '{}', ?, ?)`,
-    [clinicId, episode.id, toDatabaseTime(episode.startedAt), episode.onsetOn, episode.heldBy],
+     VALUES (?, ?, 0, '', ?, ?, '{}', ?, ?)`,
+    [clinicId, episode.id, toDatabaseTime(episode.startedAt), writtenOver, episode.onsetOn, episode.heldBy],
   );
 }
 

@@ -1,6 +1,7 @@
 import type { RowDataPacket } from "mysql2";
 import type { CaseloadRow } from "~/contract/clinic";
 import { attentionCodes, type CaseloadState } from "~/core/caseload/attention";
+import { rulesOver, writtenOver } from "~/server/case/overtaken";
 import { joinsOfWords } from "~/server/case/person-words";
 import { fromDatabaseJson, toDatabaseTime, type Queryable } from "~/server/db/connection";
 
@@ -49,9 +50,6 @@ export interface Wanted {
 }
 
 const placeOf = new Map(attentionCodes.map((code, place) => [code, place]));
-/** What a write has overtaken holds since before anything; what another version of the rules has worked out, since right after. */
-const writtenOver = "1970-01-01 00:00:00.000";
-const rulesOver = "1970-01-02 00:00:00.000";
 const never = "9999-12-31T00:00:00.000Z";
 
 /** A page of a clinic's active episodes in their order. One query, along an index; with a name or a holder, along that. */

@@ -90,7 +90,7 @@ export const isInPlace = ({ place: of }: PhoneItem, place: BodyPlace | null): bo
   place === null || of === undefined || of === place;
 
 /** What a run begins with: what is left of today, and where all is done all of it again; only what is done there. */
-export function toDo(
+export function runItems(
   { left, todays }: Pick<PhoneNow, "left" | "todays">,
   place: BodyPlace | null,
 ): PhoneItem[] {

@@ -1,0 +1,6 @@
+/**
+ * Until when a row of the caseload holds that a write has overtaken: before anything. It is worked out again before anybody sees it.
+ */
+export const writtenOver = "1970-01-01 00:00:00.000";
+/** The same of one that other rules worked out: right after those, as there may be all of a clinic's at once. */
+export const rulesOver = "1970-01-02 00:00:00.000";

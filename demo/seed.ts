@@ -4,7 +4,7 @@ import mysql from "mysql2/promise";
 import type { RowDataPacket } from "mysql2";
 import { hashPassword } from "~/server/auth/password";
 import { now } from "~/server/clock";
-import { poolOptions, toDatabaseTime } from "~/server/db/connection";
+import { connectionOptions, toDatabaseTime } from "~/server/db/connection";
 import { storeCase } from "~/server/case/store-case";
 import { addDays, localDay } from "~/core/schedule/local-day";
 import { demoClinic, demoPassword, demoStaff, demoStaffId } from "./clinic";
@@ -20,8 +20,7 @@ import { simulate } from "./simulate";
  * @returns false when there already is a clinic
  */
 export async function seedDemo(ownerUrl: string): Promise<boolean> {
-  const { uri, timezone, dateStrings } = poolOptions(ownerUrl);
-  const pool = mysql.createPool({ uri, timezone, dateStrings, connectionLimit: 1 });
+  const pool = mysql.createPool({ ...connectionOptions(ownerUrl), connectionLimit: 1 });
   const db = await pool.getConnection();
   try {
     await db.beginTransaction();

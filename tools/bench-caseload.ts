@@ -4,7 +4,7 @@ import { engineVersion } from "~/core/decision/decide";
 import type { CaseFile } from "~/core/case/case-file";
 import { addDays, localDay } from "~/core/schedule/local-day";
 import { readPage } from "~/server/caseload/caseload-repository";
-import { pool, poolOptions } from "~/server/db/connection";
+import { pool, connectionOptions } from "~/server/db/connection";
 import { readCases } from "~/server/case/case-loader";
 import { findEpisodes } from "~/server/case/episode-repository";
 import { storeCase } from "~/server/case/store-case";
@@ -30,8 +30,7 @@ function again(file: CaseFile): CaseFile {
 
 /** Fills the demo's clinic up to 500 active episodes, each with the history of one of the demo's people. @returns their ids */
 export async function fillCaseload(): Promise<string[]> {
-  const { uri, timezone, dateStrings } = poolOptions(process.env["DATABASE_OWNER_URL"] ?? "");
-  const db = await mysql.createConnection({ uri, timezone, dateStrings });
+  const db = await mysql.createConnection(connectionOptions(process.env["DATABASE_OWNER_URL"] ?? ""));
   const today = localDay(new Date().toISOString(), demoClinic.zone);
   const staff = { clinicId: demoClinic.id, staffId: demoStaffId("clinician") };
   const ids: string[] = demoPeople.map(({ profile }) => demoId(profile.key, "episode"));
@@ -65,7 +64,7 @@ export async function caseloadRows(base: string, cookie: string, ids: readonly s
     if (answer.status !== 200) throw new Error(`the caseload answered ${answer.status}`);
     await answer.text();
   };
-  const db = await mysql.createConnection(poolOptions(process.env["DATABASE_OWNER_URL"] ?? ""));
+  const db = await mysql.createConnection(connectionOptions(process.env["DATABASE_OWNER_URL"] ?? ""));
   const overtake = () => db.query("UPDATE caseload_rows SET valid_until = UTC_TIMESTAMP(3)");
   await page();
   const kept = await compare(page, () => readPage(pool(), demoClinic.id, { most: 40 }, now(), engineVersion));

@@ -1,11 +1,10 @@
 import mysql from "mysql2/promise";
 import { now } from "~/server/clock";
-import { poolOptions } from "~/server/db/connection";
+import { connectionOptions } from "~/server/db/connection";
 import { erasePerson, pendingErasures } from "~/server/people/erase-person";
 
 /** Erases everybody whose erasure a lead has asked for; called by the erase command with DATABASE_OWNER_URL. */
-const { uri, timezone, dateStrings } = poolOptions(process.env["DATABASE_OWNER_URL"] ?? "");
-const owner = await mysql.createConnection({ uri, timezone, dateStrings });
+const owner = await mysql.createConnection(connectionOptions(process.env["DATABASE_OWNER_URL"] ?? ""));
 try {
   const pending = await pendingErasures(owner);
   for (const person of pending) {

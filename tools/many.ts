@@ -1,5 +1,5 @@
 import mysql, { type Connection, type RowDataPacket } from "mysql2/promise";
-import { poolOptions } from "~/server/db/connection";
+import { connectionOptions } from "~/server/db/connection";
 import { rulesOver } from "~/server/case/overtaken";
 import { keepMissingWords } from "~/server/case/person-words";
 import { demoClinic } from "~demo/clinic";
@@ -107,8 +107,7 @@ async function copyClinic(
 }
 
 const [clinics = 100, people = 10_000, big = 5000] = process.argv.slice(2).map(Number);
-const { uri, timezone, dateStrings } = poolOptions(process.env["DATABASE_OWNER_URL"] ?? "");
-const db = await mysql.createConnection({ uri, timezone, dateStrings });
+const db = await mysql.createConnection(connectionOptions(process.env["DATABASE_OWNER_URL"] ?? ""));
 const countPeople = async (clinicId: string) => {
   const [[row]] = await db.query<RowDataPacket[]>("SELECT COUNT(*) AS n FROM people WHERE clinic_id = ?", [
     clinicId,

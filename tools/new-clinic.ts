@@ -3,7 +3,7 @@ import { v7 as uuid } from "uuid";
 import { isZone } from "~/core/schedule/local-time";
 import { hashToken, newToken } from "~/server/auth/token";
 import { now } from "~/server/clock";
-import { poolOptions, toDatabaseTime } from "~/server/db/connection";
+import { connectionOptions, toDatabaseTime } from "~/server/db/connection";
 import { insertColleague, isAddressTaken } from "~/server/staff/colleague-repository";
 import { insertLink } from "~/server/staff/link-repository";
 
@@ -12,8 +12,10 @@ import { insertLink } from "~/server/staff/link-repository";
  * Prints the token with which the lead sets a password within a day.
  */
 const [clinic = "", zone = "", name = "", address = ""] = process.argv.slice(2);
-const { uri, timezone, dateStrings } = poolOptions(process.env["DATABASE_OWNER_URL"] ?? "");
-const pool = mysql.createPool({ uri, timezone, dateStrings, connectionLimit: 1 });
+const pool = mysql.createPool({
+  ...connectionOptions(process.env["DATABASE_OWNER_URL"] ?? ""),
+  connectionLimit: 1,
+});
 try {
   const email = address.trim().toLowerCase();
   const at = now();

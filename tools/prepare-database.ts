@@ -2,7 +2,7 @@ import { seedDemo } from "~demo/seed";
 import { demoPassword, demoStaff } from "~demo/clinic";
 import mysql from "mysql2/promise";
 import { keepMissingWords } from "~/server/case/person-words";
-import { poolOptions } from "~/server/db/connection";
+import { connectionOptions } from "~/server/db/connection";
 import { migrate } from "~/server/db/migrate";
 
 /**
@@ -30,8 +30,7 @@ try {
 
 /** People from before they were found by the words of their names. */
 async function nameWords(url: string): Promise<void> {
-  const { uri, timezone, dateStrings } = poolOptions(url);
-  const owner = await mysql.createConnection({ uri, timezone, dateStrings });
+  const owner = await mysql.createConnection(connectionOptions(url));
   try {
     const kept = await keepMissingWords(owner);
     if (kept > 0) process.stdout.write(`· ${kept} people can be found by the words of their names\n`);

@@ -1,13 +1,12 @@
 import mysql from "mysql2/promise";
 import { clinicsWithLog, verifyAudit } from "~/server/audit/verify-audit";
-import { poolOptions } from "~/server/db/connection";
+import { connectionOptions } from "~/server/db/connection";
 
 const shownFaults = 20;
 
 /** Verifies the log of every clinic; called by the verify command with DATABASE_OWNER_URL and RECORD_KEY. */
 const given = process.argv.slice(2);
-const { uri, timezone, dateStrings } = poolOptions(process.env["DATABASE_OWNER_URL"] ?? "");
-const owner = await mysql.createConnection({ uri, timezone, dateStrings });
+const owner = await mysql.createConnection(connectionOptions(process.env["DATABASE_OWNER_URL"] ?? ""));
 let faults = 0;
 try {
   for (const clinicId of await clinicsWithLog(owner)) {

@@ -1,7 +1,7 @@
 import { defineMiddleware } from "astro:middleware";
 import { unattendedHeader } from "~/contract/unattended";
 import { sessionCookie, whoHolds } from "~/server/auth/session";
-import { isDatabaseUnavailable } from "~/server/db/transaction";
+import { isDatabaseUnavailable } from "~/server/db/away";
 import { phoneCookie, whosePhone } from "~/server/phone/open-phone";
 import { waysOf } from "~/server/clinic/habits";
 import { keepBeating } from "~/server/duty/heartbeat";

@@ -8,7 +8,7 @@ import type { PersonFile, AuditView } from "~/contract/trust";
 import { importCase } from "~/core/case/import-case";
 import { demoClinic } from "~demo/clinic";
 import { erasePerson, pendingErasures } from "~/server/people/erase-person";
-import { poolOptions } from "~/server/db/connection";
+import { connectionOptions } from "~/server/db/connection";
 import { signedIn, type Client } from "~tests/harness/client";
 import { addForeignClinic } from "~tests/harness/foreign-clinic";
 import { startServers, type Servers } from "~tests/harness/servers";
@@ -24,8 +24,7 @@ let clinician: Client;
 let owner: mysql.Connection;
 
 const connect = (url: string) => {
-  const { uri, timezone, dateStrings } = poolOptions(url);
-  return mysql.createConnection({ uri, timezone, dateStrings } as mysql.ConnectionOptions);
+  return mysql.createConnection(connectionOptions(url));
 };
 
 beforeAll(async () => {

@@ -6,7 +6,7 @@ import type { Prescription } from "~/core/exercise/prescription";
 import { sidesOf } from "~/core/exercise/sides-of";
 import type { SetRecord } from "~/core/response/session-record";
 import { addDays } from "~/core/schedule/local-day";
-import { poolOptions } from "~/server/db/connection";
+import { connectionOptions } from "~/server/db/connection";
 import { reports } from "~/server/facts/reports";
 import { sessions } from "~/server/facts/sessions";
 import { sets, setsOf } from "~/server/facts/sets";
@@ -21,7 +21,7 @@ export async function trainedDaily(
   episodeId: string,
   { before, days = 14 }: { before: string; days?: number },
 ): Promise<void> {
-  const db = await mysql.createConnection(poolOptions(ownerUrl));
+  const db = await mysql.createConnection(connectionOptions(ownerUrl));
   try {
     const [rows] = await db.query<mysql.RowDataPacket[]>(
       `SELECT i.clinic_id, i.id, i.exercise_id, e.started_at, p.body, p.signed_by

@@ -9,6 +9,11 @@ const programs = {
     files: ["/usr/sbin/mariadbd", "/usr/bin/mariadb-install-db", "/usr/bin/mariadb", "/usr/bin/mariadb-dump"],
     packages: ["mariadb-server-core", "mariadb-client"],
   },
+  galera: {
+    what: "Galera, which makes several MariaDB servers one cluster, and what copies one server to another",
+    files: ["/usr/lib/galera/libgalera_smm.so", "/usr/bin/mariadb-backup", "/usr/bin/socat", "/usr/bin/ss"],
+    packages: ["galera-4", "mariadb-backup", "socat", "iproute2"],
+  },
   chromium: {
     what: "the Chromium browser for the browser tests",
     files: ["/usr/bin/chromium"],

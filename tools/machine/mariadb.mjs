@@ -11,27 +11,33 @@ import { databaseSecrets } from "./secrets.mjs";
 import { PlainFailure, say } from "./say.mjs";
 
 const database = "patient_stair";
+/** What a private server keeps of its data in memory. */
+export const bufferPool = "256M";
 
 /**
  * Starts a private MariaDB on loopback whose data live in `folder`.
  * The first start makes the data folder, the accounts and their random passwords.
  * A server left behind by a killed start is ended first; its data are recovered by InnoDB.
  *
+ * @param options `arguments` go to the server, and so does `optionsFile`, for what nobody else is to read; `path` stands before PATH
+ *   for what it starts; a server that `joins` a cluster takes its data and accounts from there
  * @returns urls for the owner (migrations) and the application, `pid()`, `port` and `stop()`
  */
-export async function startMariaDb(folder, { keepRunning = true, quiet = false } = {}) {
+export async function startMariaDb(folder, options = {}) {
+  const { keepRunning = true, quiet = false, joins = false } = options;
   const place = describe(folder);
   mkdirSync(folder, { recursive: true, mode: 0o700 });
   mkdirSync(place.run, { recursive: true, mode: 0o700 });
   mkdirSync(place.scratch, { recursive: true, mode: 0o700 });
   await endOrphan(place);
   const secrets = databaseSecrets(folder);
-  createDataFolder(place, quiet);
+  if (joins) mkdirSync(place.data, { recursive: true });
+  else createDataFolder(place, quiet);
   const port = await freePort(rememberedPort(place));
   writeFileSync(place.portFile, String(port));
   writeFileSync(place.initFile, initialStatements(secrets), { mode: 0o600 });
 
-  let child = launch(place, port);
+  let child = launch(place, port, options);
   let stopping = false;
   const watch = () =>
     child.once("exit", async () => {
@@ -39,7 +45,7 @@ export async function startMariaDb(folder, { keepRunning = true, quiet = false }
       say("the database ended unexpectedly; starting it again");
       await sleep(500);
       if (stopping) return;
-      child = launch(place, port);
+      child = launch(place, port, options);
       watch();
     });
   await answers(place, port, () => child);
@@ -53,8 +59,8 @@ export async function startMariaDb(folder, { keepRunning = true, quiet = false }
     /** The account that may do anything to the server; from this machine alone. */
     root: { socketPath: place.socket, user: "root", password: secrets.root },
     pid: () => child.pid,
-    restart: async () => {
-      child = launch(place, port);
+    restart: async (changed = {}) => {
+      child = launch(place, port, { ...options, ...changed });
       await answers(place, port, () => child);
     },
     stop: async () => {
@@ -135,32 +141,39 @@ function initialStatements(secrets) {
   ].join("\n");
 }
 
-function launch(place, port) {
+function launch(place, port, { joins = false, optionsFile, arguments: more = [], path: first } = {}) {
   rmSync(place.socket, { force: true });
+  rmSync(place.pidFile, { force: true });
   const child = spawn(
     "setpriv",
     [
       "--pdeathsig",
       "TERM",
       "/usr/sbin/mariadbd",
-      "--no-defaults",
+      optionsFile ? `--defaults-file=${optionsFile}` : "--no-defaults",
       `--datadir=${place.data}`,
       `--tmpdir=${place.scratch}`,
       `--socket=${place.socket}`,
       `--pid-file=${place.pidFile}`,
       `--log-error=${place.log}`,
-      `--init-file=${place.initFile}`,
+      ...(joins ? [] : [`--init-file=${place.initFile}`]),
       "--bind-address=127.0.0.1",
       `--port=${port}`,
       "--skip-name-resolve",
       "--innodb-flush-log-at-trx-commit=1",
-      "--innodb-buffer-pool-size=256M",
+      // Handed on to what copies a server to another, which refuses it; there it stands in the file.
+      ...(optionsFile ? [] : [`--innodb-buffer-pool-size=${bufferPool}`]),
       "--character-set-server=utf8mb4",
       "--collation-server=utf8mb4_unicode_ci",
       "--sql-mode=STRICT_ALL_TABLES,NO_ENGINE_SUBSTITUTION,NO_ZERO_DATE,NO_ZERO_IN_DATE,ERROR_FOR_DIVISION_BY_ZERO",
       ...asRoot(),
+      ...more,
     ],
-    { stdio: "ignore", detached: true },
+    {
+      stdio: "ignore",
+      detached: true,
+      env: first ? { ...process.env, PATH: `${first}:${process.env.PATH}` } : process.env,
+    },
   );
   return child;
 }

@@ -8,7 +8,7 @@ export function claimFolder(folder) {
   const file = path.join(folder, "start.pid");
   if (existsSync(file)) {
     const pid = Number(readFileSync(file, "utf8"));
-    if (pid !== process.pid && commandLine(pid)?.includes("start.mjs")) {
+    if (pid !== process.pid && commandLine(pid)?.includes(path.basename(process.argv[1] ?? ""))) {
       throw new PlainFailure(`Patient Stair is running already (process ${pid}). Stop that one first.`);
     }
   }

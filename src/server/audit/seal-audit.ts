@@ -2,7 +2,8 @@ import type { RowDataPacket } from "mysql2";
 import { now } from "~/server/clock";
 import { pool, type Queryable } from "~/server/db/connection";
 import { takeLease } from "~/server/db/lease";
-import { inTransaction, isDuplicate } from "~/server/db/transaction";
+import { isDuplicate } from "~/server/db/away";
+import { inTransaction } from "~/server/db/transaction";
 import { chainKey } from "~/server/seal/seal";
 import { chainBegins, chainedColumns, linkOf } from "./chain";
 

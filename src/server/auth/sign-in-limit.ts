@@ -1,5 +1,6 @@
 import { createHash } from "node:crypto";
 import { RateLimiterMySQL, type RateLimiterRes } from "rate-limiter-flexible";
+import { isAway, isConflict } from "~/server/db/away";
 import { pool } from "~/server/db/connection";
 import { ApiProblem } from "~/server/http/problem";
 
@@ -10,7 +11,8 @@ const perAddress = 40;
 function limiter(keyPrefix: string, points: number): RateLimiterMySQL {
   const database = new URL(process.env["DATABASE_URL"] ?? "mysql://localhost/").pathname.slice(1);
   return new RateLimiterMySQL({
-    storeClient: pool().pool,
+    storeClient: pool().store,
+    storeType: "pool",
     dbName: database,
     tableName: "sign_in_limits",
     tableCreated: true,
@@ -53,10 +55,12 @@ export async function countTry(clientAddress: string): Promise<CountedTry> {
   };
 }
 
-async function consume(by: RateLimiterMySQL, key: string): Promise<void> {
+/** A count that met another in its way, or its server's end, is counted again; at worst one try is counted twice. */
+async function consume(by: RateLimiterMySQL, key: string, again = 3): Promise<void> {
   try {
     await by.consume(key);
   } catch (error) {
+    if (again > 0 && (isConflict(error) || isAway(error))) return consume(by, key, again - 1);
     if (error instanceof Error) throw error;
     const seconds = Math.ceil((error as RateLimiterRes).msBeforeNext / 1000);
     throw new ApiProblem(

@@ -6,7 +6,7 @@ import { daysBetween, localDay } from "~/core/schedule/local-day";
 import { engineVersion } from "~/core/decision/decide";
 import { pool, type Queryable } from "~/server/db/connection";
 import { isReadingOnly } from "~/server/db/reading-only";
-import { isConflict } from "~/server/db/transaction";
+import { isConflict } from "~/server/db/away";
 import { loadCases } from "~/server/case/case-loader";
 import { findEpisodes } from "~/server/case/episode-repository";
 import type { LoadedCase } from "~/server/case/make-case";

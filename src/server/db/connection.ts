@@ -1,11 +1,20 @@
-import mysql, { type Pool, type PoolConnection, type PoolOptions, type RowDataPacket } from "mysql2/promise";
+import type { PoolOptions, RowDataPacket } from "mysql2/promise";
+import { databaseTls } from "./database-tls";
+import { makeDatabase, type Database } from "./database";
+import { nodesOf } from "./nodes";
 
-/** Settings every connection shares: UTC, dates as text, a bounded number of connections. */
-export function poolOptions(url: string): PoolOptions {
+/** What every connection goes by: UTC, dates as text, and how it is sealed on its way. */
+export function connectionOptions(
+  url: string,
+): Pick<PoolOptions, "uri" | "timezone" | "dateStrings" | "ssl"> {
+  const tls = databaseTls();
+  return { uri: url, timezone: "Z", dateStrings: true, ...(tls ? { ssl: tls } : {}) };
+}
+
+/** The same for the application's many: a bounded number of them. */
+function poolOptions(url: string): PoolOptions {
   return {
-    uri: url,
-    timezone: "Z",
-    dateStrings: true,
+    ...connectionOptions(url),
     connectionLimit: Number(process.env["DATABASE_CONNECTIONS"] ?? 12),
     maxIdle: 4,
     connectTimeout: 4_000,
@@ -14,28 +23,14 @@ export function poolOptions(url: string): PoolOptions {
   };
 }
 
-let shared: Pool | undefined;
+let shared: Database | undefined;
 
-/** The application's pool, made at first use from DATABASE_URL. */
-export function pool(): Pool {
+/** The application's database, made at first use from DATABASE_URL, and DATABASE_NODES where there are several servers. */
+export function pool(): Database {
   const url = process.env["DATABASE_URL"];
   if (!url) throw new Error("DATABASE_URL is not set; start the product with `npm start`");
-  shared ??= withLimits(mysql.createPool(poolOptions(url)));
+  shared ??= makeDatabase(poolOptions(url), nodesOf(url, process.env["DATABASE_NODES"]));
   return shared;
-}
-
-/** Seconds after which the database ends a statement of the application's by itself: nothing of it takes a tenth of that. */
-const longestStatement = 20;
-/** Seconds for which one waits for somebody else's lock. */
-const longestWait = 10;
-
-function withLimits(made: Pool): Pool {
-  made.pool.on("connection", (connection) =>
-    connection.query(
-      `SET SESSION max_statement_time = ${longestStatement}, innodb_lock_wait_timeout = ${longestWait}`,
-    ),
-  );
-  return made;
 }
 
 const readyWithinMs = 3000;
@@ -53,9 +48,7 @@ export async function closePool(): Promise<void> {
   shared = undefined;
 }
 
-export type Connection = PoolConnection;
-/** What a repository needs: a pool or a connection inside a transaction. */
-export type Queryable = Pick<PoolConnection, "query" | "execute">;
+export type { Connection, Queryable } from "./database";
 
 /** An instant as MariaDB's DATETIME(3) in UTC. */
 export function toDatabaseTime(instant: string): string {

@@ -1,7 +1,7 @@
 import { v4 as uuid } from "uuid";
 import type { ResultSetHeader, RowDataPacket } from "mysql2";
 import { toDatabaseTime, type Queryable } from "./connection";
-import { isConflict } from "./transaction";
+import { isConflict } from "./away";
 
 /**
  * Takes a named lease for some seconds, so that only one process does a piece of work; a lease whose holder died

@@ -4,7 +4,7 @@ import path from "node:path";
 import { setTimeout as sleep } from "node:timers/promises";
 import mysql, { type Connection } from "mysql2/promise";
 import type { RowDataPacket } from "mysql2";
-import { poolOptions } from "./connection";
+import { connectionOptions } from "./connection";
 
 /** A migration whose file no longer is what was applied, or that is missing. */
 export class MigrationRefused extends Error {}
@@ -24,8 +24,10 @@ interface MigrationFile {
  * @throws MigrationRefused when an applied file was edited or removed
  */
 export async function migrate(ownerUrl: string, folder: string, appUser: string | null): Promise<string[]> {
-  const { uri, timezone, dateStrings } = poolOptions(ownerUrl);
-  const connection = await mysql.createConnection({ uri, timezone, dateStrings, multipleStatements: true });
+  const connection = await mysql.createConnection({
+    ...connectionOptions(ownerUrl),
+    multipleStatements: true,
+  });
   try {
     await connection.query(
       `CREATE TABLE IF NOT EXISTS schema_migrations (

@@ -1,10 +1,12 @@
 import { sealAudit } from "~/server/audit/seal-audit";
 import { sweepCounters } from "~/server/auth/sweep-counters";
 import { sweepCaseload } from "~/server/caseload/sweep-caseload";
+import { pool } from "~/server/db/connection";
 import { log } from "~/server/http/log";
 
 /** What a process does by itself, how often, and what it is called in its log. */
 const duties = [
+  { name: "look at the database", everyMs: 1000, work: () => pool().look() },
   { name: "caseload sweep", everyMs: 1000, work: sweepCaseload },
   { name: "log seal", everyMs: 1000, work: sealAudit },
   { name: "counter sweep", everyMs: 600_000, work: sweepCounters },

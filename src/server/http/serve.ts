@@ -16,7 +16,7 @@ import { t } from "~/messages/say";
 import type { PhoneContext } from "~/server/phone-context";
 import type { StaffContext } from "~/server/staff-context";
 import { isReadingOnly } from "~/server/db/reading-only";
-import { isDatabaseUnavailable, isDuplicate } from "~/server/db/transaction";
+import { isDatabaseUnavailable, isDuplicate } from "~/server/db/away";
 import { log } from "./log";
 import { noteRefusal } from "./note-refusal";
 import { ApiProblem, databaseDown, databaseReadsOnly, notFound, refused } from "./problem";

@@ -1,0 +1,195 @@
+import { setTimeout as sleep } from "node:timers/promises";
+import mysql, { type Pool, type PoolConnection, type PoolOptions } from "mysql2/promise";
+import type { PoolConnection as CallbackConnection } from "mysql2";
+import { isAway } from "./away";
+import type { NodeAddress } from "./nodes";
+
+/** What a repository needs: a pool or a connection inside a transaction. */
+export type Queryable = Pick<PoolConnection, "query" | "execute">;
+
+/** A connection for one transaction; whoever has it gives it back, or says that it is broken. */
+export interface Connection extends Queryable {
+  readonly commit: () => Promise<void>;
+  readonly rollback: () => Promise<void>;
+  readonly giveBack: (broken: boolean) => void;
+}
+
+/** A database of one server or of several that hold the same. */
+export interface Database extends Queryable {
+  readonly getConnection: () => Promise<Connection>;
+  /** The same for a library that wants to be called back. */
+  readonly store: {
+    getConnection: (then: (error: unknown, connection?: CallbackConnection) => void) => void;
+  };
+  /** Finds out whether the server that is asked just now still answers, and whether the preferred one does again. */
+  readonly look: () => Promise<void>;
+  readonly end: () => Promise<void>;
+}
+
+/** Seconds after which the server ends a statement by itself: nothing of the application takes a tenth of that. */
+const longestStatement = 20;
+/** Seconds for which one waits for somebody else's lock. */
+const longestWait = 10;
+/** Milliseconds after which a server that says nothing at all is taken for gone. */
+const longestSilenceMs = 25_000;
+/** The same for the one question whether it is there. */
+const lookMs = 3_000;
+const readings = 3;
+/** Nobody waits longer than about this for a reading to be asked again. */
+const patienceMs = 12_000;
+const isReading = /^\s*(SELECT|SHOW|WITH)\b/i;
+
+/**
+ * Sessions read what was committed at any server before they asked (`wsrep_sync_wait`, reading and writing): with several servers one
+ * reads one's own writes, and a stop that was signed at one process stands at the other. On one server it costs nothing.
+ */
+const settings = `SET SESSION max_statement_time = ${longestStatement}, innodb_lock_wait_timeout = ${longestWait}`;
+const syncedSettings = `${settings}, wsrep_sync_wait = 7`;
+
+/**
+ * A database behind the servers of a cluster, the preferred one first. Everything goes to one of them; when that one is away, to the
+ * next, and back when it is there again. A reading that met its end is asked again; a transaction is begun anew by its own rules.
+ */
+export function makeDatabase(options: PoolOptions, nodes: readonly NodeAddress[]): Database {
+  const members = nodes.map(({ host, port }) =>
+    makeMember({ ...options, host, port }, nodes.length > 1 ? syncedSettings : settings),
+  );
+  let current = 0;
+  const at = (index: number) => members[index % members.length] as Member;
+  /** Leaves a server that is away; whoever still waits for it is told so. */
+  const leave = (index: number) => {
+    if (members.length === 1 || index !== current) return;
+    current = (index + 1) % members.length;
+    at(index).hangUp();
+  };
+
+  /** Does something with a connection of the first server that has one. */
+  async function connected(): Promise<{ index: number; connection: PoolConnection }> {
+    for (let tried = 1; ; tried += 1) {
+      const index = current;
+      try {
+        return { index, connection: await at(index).pool.getConnection() };
+      } catch (error) {
+        if (!isAway(error) || tried >= members.length) throw error;
+        leave(index);
+      }
+    }
+  }
+
+  async function once<T>(work: (connection: PoolConnection) => Promise<T>): Promise<T> {
+    const { index, connection } = await connected();
+    let broken = false;
+    try {
+      return await work(connection);
+    } catch (error) {
+      broken = isAway(error);
+      if (broken) leave(index);
+      throw error;
+    } finally {
+      if (broken) connection.destroy();
+      else connection.release();
+    }
+  }
+
+  async function asked<T>(sql: unknown, work: (connection: PoolConnection) => Promise<T>): Promise<T> {
+    const text = typeof sql === "string" ? sql : String((sql as { sql?: string }).sql);
+    const until = Date.now() + patienceMs;
+    for (let tried = 1; ; tried += 1) {
+      try {
+        return await once(work);
+      } catch (error) {
+        if (!isAway(error) || !isReading.test(text)) throw error;
+        if (tried >= readings || Date.now() > until) throw error;
+        await sleep(25 * tried);
+      }
+    }
+  }
+
+  const query = (sql: never, values?: never) =>
+    asked(sql, (connection) => connection.query(timed(sql), values));
+  const execute = (sql: never, values?: never) =>
+    asked(sql, (connection) => connection.execute(timed(sql), values));
+  return {
+    query: query as Queryable["query"],
+    execute: execute as Queryable["execute"],
+    getConnection: async () => {
+      const { index, connection } = await connected();
+      return transactional(connection, () => leave(index));
+    },
+    store: {
+      getConnection: (then) => {
+        connected().then(
+          ({ connection }) => then(null, connection.connection as unknown as CallbackConnection),
+          (error: unknown) => then(error),
+        );
+      },
+    },
+    look: async () => {
+      if (members.length === 1) return;
+      const index = current;
+      if (!(await at(index).answers())) leave(index);
+      if (current !== 0 && (await at(0).answers())) current = 0;
+    },
+    end: async () => void (await Promise.all(members.map((member) => member.pool.end()))),
+  };
+}
+
+interface Member {
+  readonly pool: Pool;
+  /** Cuts every connection: whoever waits for an answer learns that none will come. */
+  readonly hangUp: () => void;
+  readonly answers: () => Promise<boolean>;
+}
+
+function makeMember(options: PoolOptions, atFirst: string): Member {
+  // The account and the database are the URL's; the server is this one.
+  const pool = mysql.createPool(options);
+  const open = new Set<CallbackConnection>();
+  pool.pool.on("connection", (connection) => {
+    open.add(connection);
+    connection.once("end", () => open.delete(connection));
+    connection.query(atFirst);
+  });
+  return {
+    pool,
+    hangUp: () => {
+      for (const connection of open) socketOf(connection).destroy(gone());
+      open.clear();
+    },
+    answers: async () => {
+      const connection = await pool.getConnection().catch(() => null);
+      try {
+        await connection?.query({ sql: "SELECT 1", timeout: lookMs });
+        connection?.release();
+        return connection !== null;
+      } catch {
+        connection?.destroy();
+        return false;
+      }
+    },
+  };
+}
+
+const gone = () => Object.assign(new Error("This server was left"), { code: "ECONNRESET" });
+const socketOf = (connection: CallbackConnection) =>
+  (connection as unknown as { stream: { destroy: (error: Error) => void } }).stream;
+
+/** A statement with the time after which a server that says nothing is given up. */
+const timed = (sql: unknown) =>
+  ({ timeout: longestSilenceMs, ...(typeof sql === "string" ? { sql } : (sql as object)) }) as never;
+
+function transactional(connection: PoolConnection, leave: () => void): Connection {
+  const query = (sql: never, values?: never) => connection.query(timed(sql), values);
+  const execute = (sql: never, values?: never) => connection.execute(timed(sql), values);
+  return {
+    query: query as Queryable["query"],
+    execute: execute as Queryable["execute"],
+    commit: async () => void (await connection.query(timed("COMMIT"))),
+    rollback: async () => void (await connection.query(timed("ROLLBACK"))),
+    giveBack: (broken) => {
+      if (!broken) return connection.release();
+      connection.destroy();
+      leave();
+    },
+  };
+}

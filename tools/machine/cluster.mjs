@@ -1,4 +1,5 @@
-import { spawnSync } from "node:child_process";
+import { execFile, spawnSync } from "node:child_process";
+import { promisify } from "node:util";
 import {
   copyFileSync,
   existsSync,
@@ -17,6 +18,7 @@ import { freePort } from "./ports.mjs";
 import { databaseSecrets } from "./secrets.mjs";
 import { PlainFailure, say } from "./say.mjs";
 
+const run = promisify(execFile);
 const provider = "/usr/lib/galera/libgalera_smm.so";
 /** On one machine a neighbour that is silent for this long is gone; over a network one leaves Galera its own, longer times. */
 const timing = [
@@ -40,7 +42,7 @@ export async function startCluster(folder, { size = 3, quiet = false } = {}) {
   const scripts = transferScripts(folder);
   const places = [];
   for (let n = 1; n <= size; n += 1) places.push(await placeOf(folder, n, secrets));
-  const reached = places.map(({ data }) => positionOf(data).at);
+  const reached = await Promise.all(places.map(async ({ data }) => (await positionOf(data)).at));
   const first = reached.indexOf(Math.max(...reached));
 
   const servers = [];
@@ -54,7 +56,7 @@ export async function startCluster(folder, { size = 3, quiet = false } = {}) {
       joins: !isFirst,
       optionsFile: place.options,
       path: scripts,
-      arguments: argumentsOf(place, isFirst ? [] : places),
+      arguments: await argumentsOf(place, isFirst ? [] : places),
     });
     await synced(server, n + 1);
     return server;
@@ -64,7 +66,7 @@ export async function startCluster(folder, { size = 3, quiet = false } = {}) {
 
   let watching;
   const restart = async (n) => {
-    await servers[n].restart({ joins: true, arguments: argumentsOf(places[n], places) });
+    await servers[n].restart({ joins: true, arguments: await argumentsOf(places[n], places) });
     await synced(servers[n], n + 1);
   };
   const { ownerUrl, appUrl, recordKey } = servers[0];
@@ -119,8 +121,8 @@ async function placeOf(folder, n, secrets) {
   return { n, folder: own, data: path.join(own, "mariadb"), options, ports };
 }
 
-function argumentsOf({ n, data, ports: [group, catchUp, copy] }, others) {
-  const position = positionOf(data);
+async function argumentsOf({ n, data, ports: [group, catchUp, copy] }, others) {
+  const position = await positionOf(data);
   return [
     "--wsrep-on=ON",
     `--wsrep-provider=${provider}`,
@@ -144,7 +146,7 @@ function argumentsOf({ n, data, ports: [group, catchUp, copy] }, others) {
 }
 
 /** How far the data of a server that is not running got: what it noted when it ended, or, when it was killed, what InnoDB kept. */
-function positionOf(data) {
+async function positionOf(data) {
   const file = path.join(data, "grastate.dat");
   const none = { at: -1, text: "" };
   if (!existsSync(file)) return none;
@@ -154,7 +156,7 @@ function positionOf(data) {
   if (seqno >= 0) return { at: seqno, text: `${group}:${seqno}` };
   const folder = mkdtempSync(path.join(path.dirname(data), "recover-"));
   const log = path.join(folder, "log.err");
-  spawnSync("/usr/sbin/mariadbd", [
+  await run("/usr/sbin/mariadbd", [
     "--no-defaults",
     `--datadir=${data}`,
     `--tmpdir=${folder}`,
@@ -168,7 +170,7 @@ function positionOf(data) {
     "--wsrep-cluster-address=gcomm://",
     "--wsrep-recover",
     ...(process.getuid?.() === 0 ? ["--user=root"] : []),
-  ]);
+  ]).catch(() => undefined);
   const said = existsSync(log) ? readFileSync(log, "utf8") : "";
   const found = /Recovered position:\s*(\S+):(-?\d+)/.exec(said);
   rmSync(folder, { recursive: true, force: true });
@@ -185,7 +187,7 @@ function allowToBegin(data) {
 async function synced(server, n) {
   const { socketPath, user, password } = server.root;
   for (let waited = 0; waited < 60_000; waited += 250) {
-    const asked = spawnSync(
+    const asked = await run(
       "mariadb",
       [
         "--no-defaults",
@@ -195,8 +197,8 @@ async function synced(server, n) {
         "--skip-column-names",
         "--execute=SHOW STATUS LIKE 'wsrep_local_state_comment'",
       ],
-      { encoding: "utf8", env: { ...process.env, MYSQL_PWD: password } },
-    );
+      { env: { ...process.env, MYSQL_PWD: password } },
+    ).catch(() => ({ stdout: "" }));
     if (asked.stdout.includes("Synced")) return;
     await sleep(250);
   }

@@ -1,5 +1,8 @@
-/** Error numbers of a server that is there and cannot serve: ends (1053), not part of a majority (1047), ended this connection (1927). */
-const awayNumbers = new Set([1047, 1053, 1927]);
+/**
+ * Error numbers of a server that is there and cannot serve: ends (1053), not part of a majority (1047), lost it while it committed
+ * (1180), ended this connection (1927).
+ */
+const awayNumbers = new Set([1047, 1053, 1180, 1927]);
 const awayCodes = new Set([
   "PROTOCOL_CONNECTION_LOST",
   "PROTOCOL_SEQUENCE_TIMEOUT",
@@ -34,9 +37,10 @@ export function isAway(error: unknown): boolean {
   return awayCodes.has(codeOf(error)) || awayNumbers.has(numberOf(error));
 }
 
-/** True when the database cannot be reached just now, so that asking again later may help. */
+/** True when the database cannot be reached just now, or others stand in the way, so that asking again later may help. */
 export function isDatabaseUnavailable(error: unknown): boolean {
-  return isAway(error) || busyCodes.has(codeOf(error)) || /closed state|Pool is closed/.test(String(error));
+  if (isAway(error) || isConflict(error)) return true;
+  return busyCodes.has(codeOf(error)) || /closed state|Pool is closed/.test(String(error));
 }
 
 /**

@@ -1,7 +1,7 @@
 import { setTimeout as sleep } from "node:timers/promises";
 import mysql, { type Pool, type PoolConnection, type PoolOptions } from "mysql2/promise";
 import type { PoolConnection as CallbackConnection } from "mysql2";
-import { isAway } from "./away";
+import { isAway, isConflict } from "./away";
 import type { NodeAddress } from "./nodes";
 
 /** What a repository needs: a pool or a connection inside a transaction. */
@@ -17,6 +17,8 @@ export interface Connection extends Queryable {
 /** A database of one server or of several that hold the same. */
 export interface Database extends Queryable {
   readonly getConnection: () => Promise<Connection>;
+  /** Waits a moment before something is tried again; false where it is not to be: nothing helps, or it was tried long enough. */
+  readonly waitToTryAgain: (error: unknown, tried: number, since: number) => Promise<boolean>;
   /** The same for a library that wants to be called back. */
   readonly store: {
     getConnection: (then: (error: unknown, connection?: CallbackConnection) => void) => void;
@@ -34,9 +36,11 @@ const longestWait = 10;
 const longestSilenceMs = 25_000;
 /** The same for the one question whether it is there. */
 const lookMs = 3_000;
-const readings = 3;
-/** Nobody waits longer than about this for a reading to be asked again. */
+/** Tries at a single server: it is there, or it is not. */
+const tries = 5;
+/** Several servers agree anew on who is left within seconds; until then they answer with refusals. */
 const patienceMs = 12_000;
+const longestPauseMs = 320;
 const isReading = /^\s*(SELECT|SHOW|WITH)\b/i;
 
 /**
@@ -93,16 +97,22 @@ export function makeDatabase(options: PoolOptions, nodes: readonly NodeAddress[]
 
   async function asked<T>(sql: unknown, work: (connection: PoolConnection) => Promise<T>): Promise<T> {
     const text = typeof sql === "string" ? sql : String((sql as { sql?: string }).sql);
-    const until = Date.now() + patienceMs;
+    const since = Date.now();
     for (let tried = 1; ; tried += 1) {
       try {
         return await once(work);
       } catch (error) {
-        if (!isAway(error) || !isReading.test(text)) throw error;
-        if (tried >= readings || Date.now() > until) throw error;
-        await sleep(25 * tried);
+        const mayBeAsked = isReading.test(text) || isConflict(error);
+        if (!mayBeAsked || !(await waitToTryAgain(error, tried, since))) throw error;
       }
     }
+  }
+
+  async function waitToTryAgain(error: unknown, tried: number, since: number): Promise<boolean> {
+    if (!isConflict(error) && !isAway(error)) return false;
+    if (members.length === 1 ? tried >= tries : Date.now() - since > patienceMs) return false;
+    await sleep(Math.min(20 * 2 ** tried, longestPauseMs) + Math.random() * 20);
+    return true;
   }
 
   const query = (sql: never, values?: never) =>
@@ -112,6 +122,7 @@ export function makeDatabase(options: PoolOptions, nodes: readonly NodeAddress[]
   return {
     query: query as Queryable["query"],
     execute: execute as Queryable["execute"],
+    waitToTryAgain,
     getConnection: async () => {
       const { index, connection } = await connected();
       return transactional(connection, () => leave(index));

@@ -1,10 +1,5 @@
-import { setTimeout as sleep } from "node:timers/promises";
-import { isAway, isConflict } from "./away";
+import { isAway } from "./away";
 import { pool, type Connection } from "./connection";
-
-const attempts = 5;
-/** Nobody waits longer than about this for another try; their own next one comes with the same id. */
-const patienceMs = 12_000;
 
 /**
  * Runs `work` in one transaction and commits. Conflicts and lost connections are retried a few times; that is
@@ -14,14 +9,12 @@ export async function inTransaction<T>(
   work: (connection: Connection) => Promise<T>,
   begin = "START TRANSACTION",
 ): Promise<T> {
-  const until = Date.now() + patienceMs;
-  for (let attempt = 1; ; attempt += 1) {
+  const since = Date.now();
+  for (let tried = 1; ; tried += 1) {
     try {
       return await once(work, begin);
     } catch (error) {
-      if (!(isConflict(error) || isAway(error))) throw error;
-      if (attempt >= attempts || Date.now() > until) throw error;
-      await sleep(20 * 2 ** attempt + Math.random() * 20);
+      if (!(await pool().waitToTryAgain(error, tried, since))) throw error;
     }
   }
 }

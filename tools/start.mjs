@@ -4,7 +4,7 @@ import { startApplication } from "./machine/application.mjs";
 import { ensureBuild } from "./machine/build.mjs";
 import { startDevices } from "./machine/devices.mjs";
 import { ensurePrograms } from "./machine/debian.mjs";
-import { startMariaDb } from "./machine/mariadb.mjs";
+import { changesOf, startMariaDb } from "./machine/mariadb.mjs";
 import { ensurePackages } from "./machine/packages.mjs";
 import { freePort } from "./machine/ports.mjs";
 import { prepareDatabase } from "./machine/prepare.mjs";
@@ -91,9 +91,9 @@ async function privateDatabase(folder) {
   if (flags.has("--reset-demo")) {
     say("removing the old data");
     await (await startMariaDb(folder, { keepRunning: false, quiet: true })).stop();
-    rmSync(`${folder}/mariadb`, { recursive: true, force: true });
+    for (const old of [`${folder}/mariadb`, changesOf(folder)]) rmSync(old, { recursive: true, force: true });
   }
-  const server = await startMariaDb(folder);
+  const server = await startMariaDb(folder, { changeLog: true });
   return { ...server, appUser: "'stair_app'@'127.0.0.1'", demo: !flags.has("--no-demo") };
 }
 

@@ -1,6 +1,7 @@
 import mysql, { type RowDataPacket } from "mysql2/promise";
 import { afterAll, beforeAll, expect, it } from "vitest";
 import { v7 as uuid } from "uuid";
+import { checksums } from "~tests/harness/checksums";
 import { signedIn, type Client } from "~tests/harness/client";
 import { faultsIn } from "~tests/harness/history";
 import { liveHistory } from "~tests/harness/live-history";
@@ -43,15 +44,7 @@ async function holdStill(n: number, ms: number) {
   process.kill(pid, "SIGCONT");
 }
 
-/** Checksums of all tables at a server, but of what processes hold for seconds. */
-async function checksums(n: number): Promise<Record<string, number>> {
-  const db = await ownerAt(n);
-  const [tables] = await db.query<RowDataPacket[]>("SHOW TABLES");
-  const names = tables.map((row) => String(Object.values(row)[0])).filter((name) => name !== "leases");
-  const [sums] = await db.query<RowDataPacket[]>(`CHECKSUM TABLE ${names.join(", ")}`);
-  await db.end();
-  return Object.fromEntries(sums.map((row) => [String(row["Table"]), Number(row["Checksum"])]));
-}
+const sumsAt = (n: number) => checksums(three.cluster.ownerUrl, three.cluster.servers[n]?.port);
 
 /** What was due in each ten seconds. */
 const tens = (took: readonly number[]) =>
@@ -149,7 +142,7 @@ it("all three hold the same in the end, by checksums of every table", async () =
   await expect
     .poll(
       async () => {
-        const [one, two, last] = [await checksums(0), await checksums(1), await checksums(2)];
+        const [one, two, last] = [await sumsAt(0), await sumsAt(1), await sumsAt(2)];
         return JSON.stringify(one) === JSON.stringify(two) && JSON.stringify(one) === JSON.stringify(last);
       },
       { timeout: 30_000, interval: 1000 },

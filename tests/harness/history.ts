@@ -46,9 +46,10 @@ export function faultsIn(writes: readonly WriteSeen[], reads: readonly ReadSeen[
   });
   const byEnd = [...reads].sort((a, b) => a.answeredAt - b.answeredAt);
   let newest = -Infinity;
-  const ended = [...byEnd];
+  let ended = 0;
   for (const read of [...reads].sort((a, b) => a.askedAt - b.askedAt)) {
-    while (ended[0] && ended[0].answeredAt < read.askedAt) newest = Math.max(newest, ended.shift()!.version);
+    for (let next = byEnd[ended]; next && next.answeredAt < read.askedAt; next = byEnd[(ended += 1)])
+      newest = Math.max(newest, next.version);
     if (read.version < newest)
       faults.push(`version ${read.version} was read at ${read.askedAt}, after version ${newest} had been`);
   }

@@ -27,7 +27,10 @@ let shared: Promise<Servers> | undefined;
 export const sharedServers = (): Promise<Servers> => (shared ??= startServers(1));
 
 /** A database of its own in a folder that is thrown away, with the demo in it, and some application processes. */
-export async function startServers(processes: number): Promise<Servers> {
+export async function startServers(
+  processes: number,
+  options: Parameters<typeof startMariaDb>[1] = {},
+): Promise<Servers> {
   // Beside the database that it is a copy of: who throws that away throws this away too, should nobody have stopped it.
   const beside = process.env["STAIR_TEST_TEMPLATE"];
   const folder = mkdtempSync(path.join(beside ? path.dirname(beside) : os.tmpdir(), "stair-servers-"));
@@ -36,7 +39,7 @@ export async function startServers(processes: number): Promise<Servers> {
   const place = path.join(folder, "db");
   const template = process.env["STAIR_TEST_TEMPLATE"];
   if (template) cpSync(template, place, { recursive: true });
-  const database = await startMariaDb(place, { keepRunning: false, quiet: true });
+  const database = await startMariaDb(place, { keepRunning: false, quiet: true, ...options });
   if (!template) {
     const appUser = "'stair_app'@'127.0.0.1'";
     prepareDatabase({ ownerUrl: database.ownerUrl, appUser, demo: true, env: clock });

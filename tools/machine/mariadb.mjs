@@ -19,7 +19,7 @@ export const bufferPool = "256M";
  * The first start makes the data folder, the accounts and their random passwords.
  * A server left behind by a killed start is ended first; its data are recovered by InnoDB.
  *
- * @param options `arguments` go to the server, and so does `optionsFile`, for what nobody else is to read; `path` stands before PATH
+ * @param options with `changeLog` every change is kept for a week beside the data, for a restore to a moment; `arguments` go to the server, and so does `optionsFile`, for what nobody else is to read; `path` stands before PATH
  *   for what it starts; a server that `joins` a cluster takes its data and accounts from there
  * @returns urls for the owner (migrations) and the application, `pid()`, `port` and `stop()`
  */
@@ -29,6 +29,7 @@ export async function startMariaDb(folder, options = {}) {
   mkdirSync(folder, { recursive: true, mode: 0o700 });
   mkdirSync(place.run, { recursive: true, mode: 0o700 });
   mkdirSync(place.scratch, { recursive: true, mode: 0o700 });
+  if (options.changeLog) mkdirSync(place.changes, { recursive: true, mode: 0o700 });
   await endOrphan(place);
   const secrets = databaseSecrets(folder);
   if (joins) mkdirSync(place.data, { recursive: true });
@@ -56,6 +57,8 @@ export async function startMariaDb(folder, options = {}) {
     ownerUrl: url("owner"),
     appUrl: url("app"),
     recordKey: secrets.record,
+    /** The folder with the log of changes, where one is kept. */
+    changes: place.changes,
     /** The account that may do anything to the server; from this machine alone. */
     root: { socketPath: place.socket, user: "root", password: secrets.root },
     pid: () => child.pid,
@@ -71,6 +74,18 @@ export async function startMariaDb(folder, options = {}) {
   };
 }
 
+/** Where a private server keeps its log of changes. */
+export const changesOf = (folder) => path.join(folder, "changes");
+
+/** Row by row and on the disk with each commit; people who were erased are gone from it after the same week as from backups. */
+const changeLog = (place) => [
+  `--log-bin=${path.join(place.changes, "stair")}`,
+  "--binlog-format=ROW",
+  "--sync-binlog=1",
+  "--max-binlog-size=64M",
+  "--binlog-expire-logs-seconds=604800",
+];
+
 function describe(folder) {
   const short = createHash("sha256").update(folder).digest("hex").slice(0, 12);
   const run = path.join(os.tmpdir(), `stair-${process.getuid?.() ?? 0}-${short}`);
@@ -80,6 +95,7 @@ function describe(folder) {
     data: path.join(folder, "mariadb"),
     // A starting server clears away what it takes for leftovers: in a shared folder, another server's temporary tables.
     scratch: path.join(folder, "mariadb-scratch"),
+    changes: changesOf(folder),
     log: path.join(folder, "mariadb.log"),
     portFile: path.join(folder, "mariadb.port"),
     pidFile: path.join(folder, "mariadb.pid"),
@@ -136,12 +152,18 @@ function initialStatements(secrets) {
     `CREATE DATABASE IF NOT EXISTS ${database} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;`,
     `CREATE USER IF NOT EXISTS 'stair_owner'@'127.0.0.1' IDENTIFIED BY '${secrets.owner}';`,
     `GRANT ALL PRIVILEGES ON ${database}.* TO 'stair_owner'@'127.0.0.1' WITH GRANT OPTION;`,
+    // Backups say where in the log of changes they stand, and a restore goes on from there.
+    `GRANT BINLOG MONITOR, BINLOG REPLAY ON *.* TO 'stair_owner'@'127.0.0.1';`,
     `CREATE USER IF NOT EXISTS 'stair_app'@'127.0.0.1' IDENTIFIED BY '${secrets.app}';`,
     "",
   ].join("\n");
 }
 
-function launch(place, port, { joins = false, optionsFile, arguments: more = [], path: first } = {}) {
+function launch(
+  place,
+  port,
+  { joins = false, changeLog: keepsChanges = false, optionsFile, arguments: more = [], path: first } = {},
+) {
   rmSync(place.socket, { force: true });
   rmSync(place.pidFile, { force: true });
   const child = spawn(
@@ -167,6 +189,7 @@ function launch(place, port, { joins = false, optionsFile, arguments: more = [],
       "--collation-server=utf8mb4_unicode_ci",
       "--sql-mode=STRICT_ALL_TABLES,NO_ENGINE_SUBSTITUTION,NO_ZERO_DATE,NO_ZERO_IN_DATE,ERROR_FOR_DIVISION_BY_ZERO",
       ...asRoot(),
+      ...(keepsChanges ? changeLog(place) : []),
       ...more,
     ],
     {

@@ -19,7 +19,7 @@ export async function withOwner(work) {
   const folder = dataFolder();
   const running = runningUrl(folder);
   if (running) return work(running, databaseSecrets(folder).record);
-  const server = await startMariaDb(folder, { keepRunning: false, quiet: true });
+  const server = await startMariaDb(folder, { keepRunning: false, quiet: true, changeLog: true });
   try {
     return await work(server.ownerUrl, server.recordKey);
   } finally {

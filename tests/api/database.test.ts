@@ -1,4 +1,4 @@
-import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { mkdtempSync, readFileSync, rmSync } from "node:fs";
 import os from "node:os";
 import path from "node:path";
 import mysql, { type Connection, type RowDataPacket } from "mysql2/promise";
@@ -11,7 +11,6 @@ import { readParts } from "~/server/case/case-parts";
 import { bumpVersion, findEpisode, lockHeads } from "~/server/case/episode-repository";
 import { dropSessionDraft } from "~/server/episode/session-draft-repository";
 import { dropDraft } from "~/server/intake/draft-repository";
-import { migrate, MigrationRefused } from "~/server/db/migrate";
 import { takeLease } from "~/server/db/lease";
 import { demoClinic } from "~demo/clinic";
 import { startServers, type Servers } from "~tests/harness/servers";
@@ -80,41 +79,6 @@ describe("facts are append-only, whatever the application does", () => {
       [uuid(), sessions[0]?.["id"], uuid()],
     );
     await expect(insert).rejects.toMatchObject({ errno: 1452 });
-  });
-});
-
-describe("migrations", () => {
-  const withFolder = async (change: (folder: string) => void) => {
-    const folder = mkdtempSync(path.join(os.tmpdir(), "stair-migrations-"));
-    cpSync("db", folder, { recursive: true });
-    change(folder);
-    try {
-      return await migrate(servers.database.ownerUrl, folder, null);
-    } finally {
-      rmSync(folder, { recursive: true, force: true });
-    }
-  };
-  const file = "migrations/0002_episodes.sql";
-
-  it("applied ones are not applied again", async () => expect(await withFolder(() => undefined)).toEqual([]));
-  it("an edited old one is refused", async () => {
-    const edited = withFolder((folder) => writeFileSync(path.join(folder, file), "-- another text\n"));
-    await expect(edited).rejects.toThrow(MigrationRefused);
-    await expect(edited).rejects.toThrow(/0002_episodes\.sql was edited/);
-  });
-  it("a missing old one is refused", async () => {
-    await expect(withFolder((folder) => rmSync(path.join(folder, file)))).rejects.toThrow(/its file is gone/);
-  });
-  it("a new one is applied once by several processes at once", async () => {
-    const add = (folder: string) =>
-      writeFileSync(
-        path.join(folder, "migrations/9999_new.sql"),
-        "CREATE TABLE newly_made (id INT NOT NULL PRIMARY KEY);",
-      );
-    const applied = await Promise.all([withFolder(add), withFolder(add), withFolder(add)]);
-    expect(applied.flat()).toEqual(["9999_new.sql"]);
-    await owner.query("DROP TABLE newly_made");
-    await owner.query("DELETE FROM schema_migrations WHERE name = '9999_new.sql'");
   });
 });
 

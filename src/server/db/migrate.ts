@@ -5,6 +5,7 @@ import { setTimeout as sleep } from "node:timers/promises";
 import mysql, { type Connection } from "mysql2/promise";
 import type { RowDataPacket } from "mysql2";
 import { connectionOptions } from "./connection";
+import { isOfRows, migrationSteps } from "./migration-steps";
 
 /** A migration whose file no longer is what was applied, or that is missing. */
 export class MigrationRefused extends Error {}
@@ -17,13 +18,20 @@ interface MigrationFile {
 
 /**
  * Brings the schema up to date with the files of `folder` in the order of their names, then sets the privileges of
- * the application's account. Safe to run from several processes at once.
+ * the application's account. Safe to run from several processes at once; one that was interrupted is taken up by the next run where it
+ * stopped, as soon as nobody holds it any more.
  *
  * @param appUser account as it stands in GRANT, such as 'stair_app'@'127.0.0.1'; null leaves privileges alone
+ * @param holdMs how long a run that says nothing any more holds a migration
  * @returns names of the migrations applied now
  * @throws MigrationRefused when an applied file was edited or removed
  */
-export async function migrate(ownerUrl: string, folder: string, appUser: string | null): Promise<string[]> {
+export async function migrate(
+  ownerUrl: string,
+  folder: string,
+  appUser: string | null,
+  holdMs = 20_000,
+): Promise<string[]> {
   const connection = await mysql.createConnection({
     ...connectionOptions(ownerUrl),
     multipleStatements: true,
@@ -36,7 +44,16 @@ export async function migrate(ownerUrl: string, folder: string, appUser: string 
          applied_at DATETIME(3) NULL
        ) ENGINE = InnoDB`,
     );
-    const applied = await applyMissing(connection, filesIn(path.join(folder, "migrations")));
+    await connection.query(
+      `ALTER TABLE schema_migrations
+         ADD COLUMN IF NOT EXISTS steps_done SMALLINT UNSIGNED NULL,
+         ADD COLUMN IF NOT EXISTS held_until DATETIME(3) NULL`,
+    );
+    const holder = await mysql.createConnection(connectionOptions(ownerUrl));
+    const work = { connection, holder, holdMs };
+    const applied = await applyMissing(work, filesIn(path.join(folder, "migrations"))).finally(() =>
+      holder.end(),
+    );
     if (appUser !== null) {
       const grants = readFileSync(path.join(folder, "privileges.sql"), "utf8").replaceAll("{{app}}", appUser);
       await connection.query(grants);
@@ -58,8 +75,15 @@ function filesIn(folder: string): MigrationFile[] {
     });
 }
 
-async function applyMissing(connection: Connection, files: readonly MigrationFile[]): Promise<string[]> {
-  const done = await appliedRows(connection);
+/** The connection that works, one that says meanwhile that somebody is at it, and for how long that counts. */
+interface Work {
+  readonly connection: Connection;
+  readonly holder: Connection;
+  readonly holdMs: number;
+}
+
+async function applyMissing(work: Work, files: readonly MigrationFile[]): Promise<string[]> {
+  const done = await appliedRows(work.connection);
   for (const name of done.keys()) {
     if (!files.some((file) => file.name === name)) {
       throw new MigrationRefused(
@@ -69,57 +93,117 @@ async function applyMissing(connection: Connection, files: readonly MigrationFil
   }
   const applied: string[] = [];
   for (const file of files) {
-    if (await applyOne(connection, file)) applied.push(file.name);
+    if (await applyOne(work, file)) applied.push(file.name);
   }
   return applied;
 }
 
 /**
- * The row is written first and without a time: whoever writes it applies the file, anybody else waits for the time.
- * Data definition commits by itself in MariaDB, so a lock held by a transaction would not last.
+ * The row is written first and without a time: whoever writes it, or takes it over from somebody who says nothing any more, applies
+ * the file, anybody else waits for the time. Data definition commits by itself in MariaDB, so a lock held by a transaction would not
+ * last; how many statements are done stands in the row.
  */
-async function applyOne(connection: Connection, file: MigrationFile): Promise<boolean> {
+async function applyOne(work: Work, file: MigrationFile): Promise<boolean> {
+  const { connection, holdMs } = work;
   const [claim] = await connection.query<mysql.ResultSetHeader>(
-    "INSERT IGNORE INTO schema_migrations (name, checksum) VALUES (?, ?)",
-    [file.name, file.checksum],
+    `INSERT IGNORE INTO schema_migrations (name, checksum, steps_done, held_until)
+     VALUES (?, ?, 0, UTC_TIMESTAMP(3) + INTERVAL ? MICROSECOND)`,
+    [file.name, file.checksum, holdMs * 1000],
   );
   if (claim.affectedRows === 1) {
-    try {
-      await connection.query(file.sql);
-    } catch (error) {
-      await connection.query("DELETE FROM schema_migrations WHERE name = ? AND applied_at IS NULL", [
-        file.name,
-      ]);
-      throw error;
-    }
-    await connection.query("UPDATE schema_migrations SET applied_at = UTC_TIMESTAMP(3) WHERE name = ?", [
-      file.name,
-    ]);
+    await applyFrom(work, file, 0, false);
     return true;
   }
-  for (let waited = 0; waited < 60_000; waited += 200) {
+  for (;;) {
     const row = (await appliedRows(connection)).get(file.name);
-    if (row && row.checksum !== file.checksum) {
+    if (!row) return applyOne(work, file);
+    if (row.checksum !== file.checksum) {
       throw new MigrationRefused(
         `Migration ${file.name} was edited after it had been applied. Put it back and write a new one instead.`,
       );
     }
-    if (row?.finished) return false;
+    if (row.finished) return false;
+    if (row.stepsDone === null)
+      throw new MigrationRefused(
+        `Migration ${file.name} was begun and never finished; look at the schema, then remove its row from schema_migrations.`,
+      );
+    const [taken] = await connection.query<mysql.ResultSetHeader>(
+      `UPDATE schema_migrations SET held_until = UTC_TIMESTAMP(3) + INTERVAL ? MICROSECOND
+        WHERE name = ? AND applied_at IS NULL AND (held_until IS NULL OR held_until < UTC_TIMESTAMP(3))`,
+      [holdMs * 1000, file.name],
+    );
+    if (taken.affectedRows === 1) {
+      await applyFrom(work, file, row.stepsDone, row.wasHeld);
+      return true;
+    }
     await sleep(200);
   }
-  throw new MigrationRefused(
-    `Migration ${file.name} was begun and never finished; look at the schema, then remove its row from schema_migrations.`,
-  );
+}
+
+/** What says that a definition is there already, or was taken away already: tables, column, key, foreign key. */
+const doneBefore = new Set([1050, 1051, 1060, 1061, 1091, 1826]);
+
+/**
+ * Applies the statements that are not done yet. One that fails is given back where it stopped.
+ *
+ * @param isUncertain the one before ended without a word: its next statement may have been done without a note of it
+ */
+async function applyFrom(work: Work, file: MigrationFile, from: number, isUncertain: boolean): Promise<void> {
+  const { connection, holder, holdMs } = work;
+  const hold = setInterval(() => {
+    holder
+      .query(
+        "UPDATE schema_migrations SET held_until = UTC_TIMESTAMP(3) + INTERVAL ? MICROSECOND WHERE name = ? AND applied_at IS NULL",
+        [holdMs * 1000, file.name],
+      )
+      .catch(() => undefined); // said again in a moment; if never again, somebody else takes it up
+  }, holdMs / 4);
+  const note = (steps: number) =>
+    connection.query("UPDATE schema_migrations SET steps_done = ? WHERE name = ?", [steps, file.name]);
+  try {
+    const steps = migrationSteps(file.sql);
+    for (let n = from; n < steps.length; n += 1) {
+      const step = steps[n] as string;
+      if (isOfRows(step)) await connection.query("START TRANSACTION");
+      await connection.query(step).catch((error: { errno?: number }) => {
+        if (!(isUncertain && n === from && doneBefore.has(Number(error.errno)))) throw error;
+      });
+      await note(n + 1);
+      if (isOfRows(step)) await connection.query("COMMIT");
+    }
+    await connection.query("UPDATE schema_migrations SET applied_at = UTC_TIMESTAMP(3) WHERE name = ?", [
+      file.name,
+    ]);
+  } catch (error) {
+    await connection.query("ROLLBACK").catch(() => undefined);
+    // Of one that did nothing yet no trace is left, so that its file may be mended.
+    await connection
+      .query("DELETE FROM schema_migrations WHERE name = ? AND applied_at IS NULL AND steps_done = 0", [
+        file.name,
+      ])
+      .then(() =>
+        connection.query("UPDATE schema_migrations SET held_until = NULL WHERE name = ?", [file.name]),
+      )
+      .catch(() => undefined);
+    throw error;
+  } finally {
+    clearInterval(hold);
+  }
 }
 
 async function appliedRows(connection: Connection) {
   const [rows] = await connection.query<RowDataPacket[]>(
-    "SELECT name, checksum, applied_at FROM schema_migrations",
+    "SELECT name, checksum, applied_at, steps_done, held_until FROM schema_migrations",
   );
   return new Map(
     rows.map((row) => [
       String(row["name"]),
-      { checksum: String(row["checksum"]), finished: row["applied_at"] !== null },
+      {
+        checksum: String(row["checksum"]),
+        finished: row["applied_at"] !== null,
+        stepsDone: row["steps_done"] === null ? null : Number(row["steps_done"]),
+        wasHeld: row["held_until"] !== null,
+      },
     ]),
   );
 }

@@ -18,6 +18,8 @@ const host = process.env.HOST || "127.0.0.1";
 const trusted = proxyAddress.compile((process.env.TRUSTED_PROXY ?? "").split(",").filter(Boolean));
 /** What a page or an endpoint may be asked with; the platform's Request refuses to be made of some others. */
 const methods = new Set(["GET", "HEAD", "POST", "PUT", "PATCH", "DELETE", "OPTIONS"]);
+/** How long it still answers after it was told to end: longer than a proxy takes to notice. */
+const drainMs = 1000 * Number(process.env.DRAIN_SECONDS || 3);
 const largestBodyBytes = 4_194_304;
 
 /** On every answer, static files included; pages set a content policy of their own on top. */
@@ -64,13 +66,19 @@ await runPlainly(async () => {
   const files = serveFiles(inRepository("dist/client"));
   const compress = compression();
   let stopping = false;
+  /** Requests that are being answered. */
+  let begun = 0;
   // Said by every answer and by the phone's page, so that a page that a phone kept knows when it is an old one.
   process.env.STAIR_EDITION = editionOf(inRepository("dist/client/_astro"));
   headers["stair-edition"] = process.env.STAIR_EDITION;
 
   const server = http.createServer((request, response) => {
+    begun += 1;
+    response.once("close", () => (begun -= 1));
     for (const [name, value] of Object.entries(headers)) response.setHeader(name, value);
     if (stopping) response.setHeader("connection", "close");
+    if (stopping && request.url === "/ready")
+      return refuse(request, response, 503, "ending", "This process is ending; another one answers.");
     const isThroughProxy = request.headers["x-forwarded-for"] !== undefined;
     setForwarding(request);
     if (
@@ -105,12 +113,19 @@ await runPlainly(async () => {
   await new Promise((resolve) => server.listen(port, host, resolve));
   process.send?.({ listening: server.address().port });
 
+  const close = () => {
+    server.close(() => process.exit(0));
+    setInterval(() => {
+      if (begun === 0) server.closeAllConnections();
+    }, 20);
+    setTimeout(() => process.exit(0), 10_000).unref();
+  };
+  // Told to end, it says so to whoever asks whether it is ready, answers for a while whoever still comes, and lets each of them go
+  // with the answer; then it closes. A connection that is closed in the moment it is used again would be a request lost.
   const stop = () => {
     if (stopping) return;
     stopping = true;
-    server.close(() => process.exit(0));
-    server.closeIdleConnections();
-    setTimeout(() => process.exit(0), 10_000).unref();
+    setTimeout(close, drainMs);
   };
   process.on("SIGTERM", stop);
   process.on("SIGINT", stop);

@@ -12,7 +12,15 @@ export async function startApplication({ databaseUrl, port, env = {}, stdout = "
     cwd: repositoryRoot,
     stdio: ["ignore", stdout, "inherit", "ipc"],
     detached: true,
-    env: { ...process.env, NODE_ENV: "production", ...env, DATABASE_URL: databaseUrl, PORT: String(port) },
+    // Alone, there is nobody who would answer instead.
+    env: {
+      DRAIN_SECONDS: "0.001",
+      ...process.env,
+      NODE_ENV: "production",
+      ...env,
+      DATABASE_URL: databaseUrl,
+      PORT: String(port),
+    },
   });
   const ended = new Promise((resolve) => child.once("exit", (code) => resolve(code ?? 1)));
   const listening = await Promise.race([

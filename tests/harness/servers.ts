@@ -49,7 +49,7 @@ export async function startServers(
   const startApp: Servers["startApp"] = async (env = {}) => {
     let output = "";
     const app = await startApplication({
-      databaseUrl: database.appUrl,
+      databaseUrl: env["DATABASE_URL"] ?? database.appUrl,
       port: 0,
       env: { ...clock, LOG_LEVEL: "info", RECORD_KEY: database.recordKey, ...env },
       stdout: "pipe",

@@ -45,8 +45,8 @@ export async function backUp(ownerUrl, file) {
     const ended = endOf(child);
     const key = backupKey();
     const through = key ? [createGzip(), sealing(key)] : [createGzip()];
-    await pipeline(child.stdout, ...through, createWriteStream(unfinished, { mode: 0o600 }));
-    await ended;
+    const written = pipeline(child.stdout, ...through, createWriteStream(unfinished, { mode: 0o600 }));
+    await Promise.all([written, ended]);
   });
   renameSync(unfinished, file);
 }
@@ -153,7 +153,7 @@ async function withOptions(url, work) {
   const line = (name, value) => `${name}="${decodeURIComponent(value).replaceAll('"', '\\"')}"\n`;
   writeFileSync(
     file,
-    `[client]\n${line("host", hostname)}port=${port || 3306}\n${line("user", username)}${line("password", password)}${sealedWay()}`,
+    `[client]\nprotocol=tcp\n${line("host", hostname)}port=${port || 3306}\n${line("user", username)}${line("password", password)}${sealedWay()}`,
     { mode: 0o600 },
   );
   try {

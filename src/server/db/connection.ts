@@ -7,7 +7,7 @@ import { nodesOf } from "./nodes";
 export function connectionOptions(
   url: string,
 ): Pick<PoolOptions, "uri" | "timezone" | "dateStrings" | "ssl"> {
-  const tls = databaseTls();
+  const tls = databaseTls(new URL(url).hostname);
   return { uri: url, timezone: "Z", dateStrings: true, ...(tls ? { ssl: tls } : {}) };
 }
 

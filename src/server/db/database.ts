@@ -2,6 +2,7 @@ import { setTimeout as sleep } from "node:timers/promises";
 import mysql, { type Pool, type PoolConnection, type PoolOptions } from "mysql2/promise";
 import type { PoolConnection as CallbackConnection } from "mysql2";
 import { isAway, isConflict } from "./away";
+import { databaseTls } from "./database-tls";
 import type { NodeAddress } from "./nodes";
 
 /** What a repository needs: a pool or a connection inside a transaction. */
@@ -56,7 +57,7 @@ const syncedSettings = `${settings}, wsrep_sync_wait = 7`;
  */
 export function makeDatabase(options: PoolOptions, nodes: readonly NodeAddress[]): Database {
   const members = nodes.map(({ host, port }) =>
-    makeMember({ ...options, host, port }, nodes.length > 1 ? syncedSettings : settings),
+    makeMember({ ...options, ...named(host), port }, nodes.length > 1 ? syncedSettings : settings),
   );
   let current = 0;
   const at = (index: number) => members[index % members.length] as Member;
@@ -143,6 +144,12 @@ export function makeDatabase(options: PoolOptions, nodes: readonly NodeAddress[]
     },
     end: async () => void (await Promise.all(members.map((member) => member.pool.end()))),
   };
+}
+
+/** A server of the list, under the same terms as the URL's own. */
+function named(host: string): Pick<PoolOptions, "host" | "ssl"> {
+  const tls = databaseTls(host);
+  return { host, ...(tls ? { ssl: tls } : {}) };
 }
 
 interface Member {

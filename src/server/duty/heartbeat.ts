@@ -5,12 +5,12 @@ import { pool } from "~/server/db/connection";
 import { log } from "~/server/http/log";
 
 /** What a process does by itself, how often, and what it is called in its log. */
-const duties = [
+const duties: readonly { name: string; everyMs: number; work: () => Promise<unknown> }[] = [
   { name: "look at the database", everyMs: 1000, work: () => pool().look() },
   { name: "caseload sweep", everyMs: 1000, work: sweepCaseload },
   { name: "log seal", everyMs: 1000, work: sealAudit },
   { name: "counter sweep", everyMs: 600_000, work: sweepCounters },
-] as const;
+];
 
 let beating = false;
 
@@ -23,7 +23,8 @@ export function keepBeating(): void {
     setInterval(() => {
       if (busy) return;
       busy = true;
-      work()
+      Promise.resolve()
+        .then(work)
         .catch((error: unknown) =>
           log.warn({ error: String((error as Error)?.message ?? error) }, `${name} put off`),
         )

@@ -171,4 +171,22 @@ describe("sign-in", () => {
     expect((await busy.get("/api/caseload")).status).toBe(401);
     servers.setClock("2026-03-10T09:00:00Z");
   });
+
+  it("is not refused to its owner in a browser of theirs, whatever a stranger has tried; a stranger's cookie helps no stranger", async () => {
+    const email = "lead@tarnstreet.example";
+    const tried = async (client: Client, password: string) =>
+      (await client.post("/api/sign-in", { email, password })).status;
+    const owner = await signedIn(url, "lead");
+    // Somebody else of the clinic has a browser that is known too, for another account.
+    const stranger = await signedIn(url);
+    const guesses: number[] = [];
+    for (let n = 0; n < 9; n += 1) guesses.push(await tried(n % 2 ? stranger : new Client(url), "wrong"));
+    expect(guesses).toEqual([...Array.from({ length: 8 }, () => 401), 429]);
+    expect(await tried(new Client(servers.urls[1] as string), demoPassword)).toBe(429);
+    expect(await tried(owner.at(servers.urls[1] as string), demoPassword)).toBe(200);
+    // Who has taken the browser itself may guess no more often than anybody.
+    const taken: number[] = [];
+    for (let n = 0; n < 9; n += 1) taken.push(await tried(owner, "wrong"));
+    expect(taken).toEqual([...Array.from({ length: 8 }, () => 401), 429]);
+  });
 });

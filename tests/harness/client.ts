@@ -10,7 +10,7 @@ export interface Reply {
 
 /** Speaks to one application process as a browser would: with a cookie and an Origin. */
 export class Client {
-  private cookie = "";
+  private cookies = new Map<string, string>();
 
   constructor(readonly url: string) {}
 
@@ -26,14 +26,16 @@ export class Client {
       redirect: "manual",
       headers: {
         origin: this.url,
-        ...(this.cookie ? { cookie: this.cookie } : {}),
+        ...(this.cookies.size > 0 ? { cookie: this.allCookies } : {}),
         ...(text === undefined ? {} : { "content-type": "application/json" }),
         ...headers,
       },
       ...(text === undefined ? {} : { body: text }),
     });
-    const set = response.headers.get("set-cookie");
-    if (set) this.cookie = set.split(";")[0] ?? "";
+    for (const set of response.headers.getSetCookie()) {
+      const [name = "", value = ""] = (set.split(";")[0] ?? "").split("=");
+      this.cookies.set(name, value);
+    }
     const answer = await response.text();
     const isJson = /json/.test(response.headers.get("content-type") ?? "");
     return { status: response.status, headers: response.headers, body: isJson ? JSON.parse(answer) : answer };
@@ -45,13 +47,18 @@ export class Client {
   /** The same sign-in at another process: sessions live in the database. */
   at(url: string): Client {
     const other = new Client(url);
-    other.cookie = this.cookie;
+    other.cookies = new Map(this.cookies);
     return other;
   }
 
-  /** The cookie, for a browser. */
+  /** The cookie of the session, for a browser. */
   get sessionCookie(): string {
-    return this.cookie;
+    const name = [...this.cookies.keys()].find((one) => /(session|phone)$/.test(one)) ?? "";
+    return name ? `${name}=${this.cookies.get(name)}` : "";
+  }
+
+  private get allCookies(): string {
+    return [...this.cookies].map(([name, value]) => `${name}=${value}`).join("; ");
   }
 }
 

@@ -14,7 +14,8 @@ import type { StaffContext } from "~/server/staff-context";
 import { readAccount } from "./account";
 
 /**
- * Asks for somebody's own password once more, before something that an open browser alone must not do; counted as a sign-in.
+ * Asks for somebody's own password once more, before something that an open browser alone must not do; counted as
+ * a sign-in is, and apart from those of strangers.
  *
  * @throws ApiProblem 422 at the field, 429 after too many tries
  */
@@ -25,7 +26,7 @@ export async function askPassword(
   path: string,
 ): Promise<void> {
   const counted = await countTry(clientAddress);
-  await counted.forAccount(staff.email);
+  await counted.forAccount(`signed in ${staff.staffId}`);
   const login = await findLogin(pool(), staff.email);
   if (!(await passwordFits(login?.passwordHash ?? null, password)))
     throw refused([{ path, problem: "is not your password" }]);

@@ -10,7 +10,8 @@ import { log } from "~/server/http/log";
 import { ApiProblem } from "~/server/http/problem";
 import { passwordFits } from "./password";
 import { checkSecondFactor } from "./second-factor";
-import { countTry } from "./sign-in-limit";
+import { browserToken, knownBrowser } from "./known-browser";
+import { countBrowser, countTry } from "./sign-in-limit";
 import type { StaffContext } from "~/server/staff-context";
 import { sweepSessions } from "./sweep-sessions";
 import { hashToken, newToken } from "./token";
@@ -33,16 +34,22 @@ export const sessionCookieSettings = () => ({ ...cookieSettings(), maxAge: absol
 
 /**
  * Signs in and returns the token for the cookie. The answer to an unknown address and to a wrong password is the
- * same and takes the same work. Who has a second factor is asked for it once the password is right.
+ * same and takes the same work. Who has a second factor is asked for it once the password is right. Tries from a browser that the
+ * account's owner has signed in with are counted for that browser alone; a stranger's use up a stranger's.
+ *
+ * @param cookie what the browser shows of itself
+ * @returns the session's token, and what the browser is to show from now on, where that is new
  */
 export async function signIn(
   { email, password, code }: Static<typeof SignInBody>,
   clientAddress: string,
-): Promise<string> {
+  cookie?: string,
+): Promise<{ token: string; browser: string | null }> {
   const address = email.trim().toLowerCase();
-  const counted = await countTry(clientAddress);
   const login = await findLogin(pool(), address);
-  await counted.forAccount(login?.email ?? address);
+  const known = login ? knownBrowser(login, cookie) : null;
+  const counted =
+    known === null ? await countStranger(clientAddress, login?.email ?? address) : await countBrowser(known);
   const fits = await passwordFits(login?.passwordHash ?? null, password);
   const at = now();
   const failed = (who: StaffLogin) =>
@@ -68,7 +75,14 @@ export async function signIn(
   const { clinicId, staffId } = login;
   await insertSession(pool(), { tokenHash: hashToken(token), clinicId, staffId, at });
   await writeAudit(pool(), { clinicId, staffId }, { action: "sign-in", kind: "staff", id: staffId }, at);
-  return token;
+  return { token, browser: known === null ? browserToken(login) : null };
+}
+
+/** Counts a try of whoever it may be. */
+async function countStranger(clientAddress: string, email: string) {
+  const counted = await countTry(clientAddress);
+  await counted.forAccount(email);
+  return counted;
 }
 
 /**

@@ -23,13 +23,19 @@ function limiter(keyPrefix: string, points: number): RateLimiterMySQL {
   });
 }
 
-let limiters: { account: RateLimiterMySQL; address: RateLimiterMySQL } | undefined;
+let limiters: { account: RateLimiterMySQL; address: RateLimiterMySQL; browser: RateLimiterMySQL } | undefined;
+const allLimiters = () =>
+  (limiters ??= {
+    account: limiter("account", perAccount),
+    address: limiter("address", perAddress),
+    browser: limiter("browser", perAccount),
+  });
 
 /** A try that is being counted. */
 export interface CountedTry {
   /** Counts it for the account as well, by its address as kept, or as typed where there is none. @throws ApiProblem 429 */
   readonly forAccount: (email: string) => Promise<void>;
-  readonly succeeded: () => Promise<void>;
+  readonly succeeded: () => Promise<unknown>;
 }
 
 /**
@@ -38,8 +44,7 @@ export interface CountedTry {
  * @throws ApiProblem 429
  */
 export async function countTry(clientAddress: string): Promise<CountedTry> {
-  limiters ??= { account: limiter("account", perAccount), address: limiter("address", perAddress) };
-  const { account, address } = limiters;
+  const { account, address } = allLimiters();
   const addressKey = digest(clientAddress);
   let accountKey: string | null = null;
   await consume(address, addressKey);
@@ -53,6 +58,18 @@ export async function countTry(clientAddress: string): Promise<CountedTry> {
       await address.reward(addressKey);
     },
   };
+}
+
+/**
+ * Counts a try of a browser that the account's owner has signed in with before.
+ *
+ * @throws ApiProblem 429
+ */
+export async function countBrowser(browser: string): Promise<Pick<CountedTry, "succeeded">> {
+  const { browser: limit } = allLimiters();
+  const key = digest(browser);
+  await consume(limit, key);
+  return { succeeded: () => limit.delete(key) };
 }
 
 /** A count that met another in its way, or its server's end, is counted again; at worst one try is counted twice. */

@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { demoPassword } from "~demo/clinic";
 import { awake, openStair, visit } from "~tests/harness/browser";
 import { atBrowser } from "~tests/harness/at-browser";
 
@@ -86,15 +87,25 @@ describe("a visit by keyboard", () => {
     await first.fill("210,5");
   });
 
-  it("what is typed survives leaving the page; then it is recorded", async () => {
-    const { page } = at.person;
+  it("what is typed survives leaving the page; signed out meanwhile it leaves the tab, the page is covered, and it is recorded by whoever typed it", async () => {
+    const { page, context } = at.person;
+    const drafts = () =>
+      page.evaluate(() => Object.keys(sessionStorage).filter((key) => key.startsWith("visit-")));
     await page.reload({ waitUntil: "networkidle" });
     expect(await page.getByLabel("Hip adduction, isometric, left, trial 1").inputValue()).toBe("210,5");
+    expect(await drafts()).toHaveLength(1);
+    await context.clearCookies();
     await page.getByRole("button", { name: "Record the visit" }).press("Enter");
+    const dialog = page.getByRole("dialog", { name: "Sign in again" });
+    await dialog.getByLabel("Password").waitFor();
+    expect(await drafts()).toEqual([]);
+    await page.keyboard.press("Escape");
+    await page.keyboard.press("Escape");
+    await dialog.getByLabel("Password").fill(demoPassword);
+    await dialog.getByRole("button", { name: "Sign in" }).click();
     await page.getByText("20 results recorded.").waitFor();
-    expect(
-      await page.evaluate(() => Object.keys(sessionStorage).filter((key) => key.startsWith("visit-"))),
-    ).toEqual([]);
+    expect(await drafts()).toEqual([]);
+    expect(at.person.complaints.splice(0).join()).toMatch(/401/);
   });
 
   it("over time: chart by keyboard, table, and the file of it", async () => {

@@ -8,10 +8,13 @@ import { askWhenSignedOut } from "./signed-out";
 import { island } from "~/islands/frame/island";
 import { useShortcuts } from "~/islands/frame/use-shortcuts";
 
-const KeysDialog = later(() => import("./KeysDialog"));
-const SignInAgain = later(() => import("./SignInAgain"));
-const loadPalette = () => import("./Palette");
-const Palette = later(loadPalette, () => <span hidden data-opening />);
+const parts = () => import("./later-parts");
+const KeysDialog = later(async () => ({ default: (await parts()).KeysDialog }));
+const SignInAgain = later(async () => ({ default: (await parts()).SignInAgain }));
+const Palette = later(
+  async () => ({ default: (await parts()).Palette }),
+  () => <span hidden data-opening />,
+);
 
 interface Props {
   name: string;
@@ -39,7 +42,7 @@ function TopBar({ name, email, role, clinic }: Props) {
   const [helping, setHelping] = useState(false);
   const [finding, setFinding] = useState(false);
   useEffect(() => {
-    void loadPalette();
+    void parts().then(({ watchSession }) => watchSession());
   }, []);
   const [signingIn, setSigningIn] = useState(false);
   const settle = useRef<(signedIn: boolean) => void>(undefined);
@@ -139,9 +142,9 @@ function TopBar({ name, email, role, clinic }: Props) {
         <SignInAgain
           email={email}
           name={name}
-          onDone={(signedIn) => {
+          onDone={() => {
             setSigningIn(false);
-            settle.current?.(signedIn);
+            settle.current?.(true);
           }}
         />
       )}

@@ -20,6 +20,7 @@ import * as phone from "./phone";
 import * as phones from "./phones";
 import * as plan from "./plan";
 import * as record from "./record";
+import * as reviewed from "./reviewed";
 import * as shelf from "./shelf";
 import * as staff from "./staff";
 import * as trust from "./trust";
@@ -35,6 +36,7 @@ const rooms = {
   ...frame,
   ...daily,
   ...record,
+  ...reviewed,
   ...people,
   ...phone,
   ...handout,

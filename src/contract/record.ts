@@ -9,12 +9,10 @@ import { Exercise } from "~/core/exercise/exercise";
 import { Pain } from "~/core/response/pain-response";
 import { Passing } from "~/core/gate/gate";
 import { PainSchoolCode } from "~/core/response/pain-school";
-import { SchoolComparison } from "~/core/review/compare-schools";
-import { DayByDay } from "~/core/review/day-by-day";
-import { Replay } from "~/core/review/replay-decisions";
 import { oneOf } from "~/core/schema/one-of";
 import { voidedKinds } from "~/core/schema/voided";
 import { documentKinds } from "./document-kinds";
+import { recordKinds } from "./record-kinds";
 import { endpoint } from "./endpoint";
 import { Written } from "./episode";
 import { closed, date, instant, Person, reason, uuid } from "./fields";
@@ -236,6 +234,10 @@ export const RecordView = Type.Object(
       Type.Object({ itemId: uuid, name: Type.String(), exercise: Exercise, dose: Dose }, closed),
     ),
     entries: Type.Array(RecordEntry),
+    /** How many there are of each kind in the whole record. */
+    counts: Type.Record(Type.String(), Type.Integer({ minimum: 1 })),
+    /** What asks for the entries after these; null at the end. */
+    next: Type.Union([Type.String(), Type.Null()]),
     school: PainSchoolCode,
     mayRecord: Type.Boolean(),
     maySign: Type.Boolean(),
@@ -244,34 +246,24 @@ export const RecordView = Type.Object(
 );
 export type RecordView = Static<typeof RecordView>;
 
+/** What is asked for of a record: all of it, or so many entries, of one kind, after those that were seen. */
+export const RecordQuery = Type.Object(
+  {
+    limit: Type.Optional(Type.String({ pattern: "^[1-9][0-9]{0,3}$" })),
+    /** What a page named as its next. */
+    after: Type.Optional(Type.String({ pattern: "^\\d{4}-[0-9TZ:.\\-]{5,25} \\d{1,6}$" })),
+    only: Type.Optional(oneOf(recordKinds)),
+  },
+  closed,
+);
+export type RecordQuery = Static<typeof RecordQuery>;
+
 export const readRecord = endpoint({
   name: "readRecord",
-  says: "The record of an episode",
+  says: "The record of an episode, whole or a part of it",
   roles: "signed-in",
+  query: RecordQuery,
   answer: RecordView,
-});
-
-export const compareSchools = endpoint({
-  name: "compareSchools",
-  says: "One exercise's record judged by every pain school",
-  roles: "signed-in",
-  query: Type.Object({ item: uuid }, closed),
-  answer: SchoolComparison,
-});
-
-export const replayDecisions = endpoint({
-  name: "replayDecisions",
-  says: "Signed proposals made again from the record",
-  roles: "signed-in",
-  answer: Replay,
-});
-
-export const readDays = endpoint({
-  name: "readDays",
-  says: "The episode day by day: known, proposed, signed, what came of it",
-  roles: "signed-in",
-  query: Type.Object({ from: Type.Optional(date) }, closed),
-  answer: DayByDay,
 });
 
 export const VoidingBody = Type.Object(

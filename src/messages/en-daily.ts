@@ -19,7 +19,7 @@ export const daily = {
   "review.previous": "Back",
   "review.open": "Open the stair",
   "review.of": "{at} of {count}",
-  "caseload.more": "Show more: {shown} of {all} are here",
+  "caseload.showMore": "Show more: {shown} of {all} are here",
 
   "session.work": "Exercises of today",
   "session.cues": "Cues",

@@ -66,6 +66,9 @@ export const measures = {
   "record.passing": "How gates are passed",
   "record.clearance": "Clearance",
   "record.measures": "Measures",
+  "record.older": "Show older entries: {shown} of {all} are here",
+  "record.notAll":
+    "Only the newest {shown} of {all} entries are on this print. The button Print brings all of them.",
   "record.empty": "Nothing of this kind yet.",
   "record.sessionLine": "Pain before {pain}. {minutes, plural, =0 {} one {# minute.} other {# minutes.}}",
   "record.setsLine": "{exercise}: {work}; pain {pain}, effort {effort}",

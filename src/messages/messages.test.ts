@@ -1,3 +1,5 @@
+import { readFileSync, readdirSync } from "node:fs";
+import path from "node:path";
 import MessageFormat from "@messageformat/core";
 import { describe, expect, it } from "vitest";
 import { groupsIn } from "../../tools/build/words-plugin.mjs";
@@ -19,6 +21,17 @@ import { sayEvidence, sayRule } from "./say-evidence";
 import { en, locale, type MessageKey } from "./en";
 import { wordOf } from "./words";
 import { isKey, sayDate, sayNumber, t } from "./say";
+
+it("no two files of words have one key: the later one would take the place of the other", () => {
+  const folder = path.join(import.meta.dirname);
+  const keys = readdirSync(folder)
+    .filter((name) => /^en(-[\w-]+)?\.ts$/.test(name))
+    .flatMap((name) =>
+      [...readFileSync(path.join(folder, name), "utf8").matchAll(/^ {2}"([^"]+)":/gm)].map(([, key]) => key),
+    );
+  expect(keys.filter((key, n) => keys.indexOf(key) < n)).toEqual([]);
+  expect(keys.length).toBe(Object.keys(en).length);
+});
 
 describe("every code of the core has words", () => {
   const wanted = [

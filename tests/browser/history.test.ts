@@ -1,5 +1,6 @@
 import { expect, it } from "vitest";
-import { openStair } from "~tests/harness/browser";
+import type { RecordView } from "~/contract/record";
+import { awake, openStair, visit } from "~tests/harness/browser";
 import { atBrowser } from "~tests/harness/at-browser";
 
 const at = atBrowser();
@@ -134,4 +135,42 @@ it("a lift is written down, asked about when it is far off, and corrected", asyn
   await form.getByLabel("Load (kg)").fill("24");
   await form.getByRole("button", { name: "Correct", exact: true }).click();
   await log.getByText("3 × 5 × 24.5 kg").waitFor({ state: "detached" });
+});
+
+it("a long record comes as one goes down it, each entry once; a kind alone and a print have all of theirs", async () => {
+  const { page, context } = at.person;
+  await openStair(page, "Stanhope");
+  const stair = page.url();
+  const whole = (await (
+    await context.request.get(`/api${new URL(stair).pathname}/record`)
+  ).json()) as RecordView;
+  const all = whole.entries.length;
+  expect(all).toBeGreaterThan(40);
+  await visit(page, `${stair}/record`);
+  const entries = page.getByTestId("record").locator("> li");
+  const older = page.getByRole("button", { name: /Show older entries/ });
+  expect(await entries.count()).toBe(30);
+  await older.waitFor();
+  await page.mouse.wheel(0, 20_000);
+  await older.waitFor({ state: "detached" });
+  expect(await entries.count()).toBe(all);
+  const times = await entries.evaluateAll((rows) => rows.map((row) => row.getAttribute("data-kind")));
+  expect(times).toEqual(whole.entries.map(({ kind }) => kind));
+  const reports = whole.entries.filter(({ kind }) => kind === "report").length;
+  await page.getByRole("button", { name: `Next day ${reports}` }).click();
+  await expect.poll(() => entries.count()).toBe(reports);
+  await page.reload();
+  await page.emulateMedia({ media: "print" });
+  await page.getByText(`Only the newest 30 of ${all} entries are on this print`).waitFor();
+  await page.emulateMedia({ media: "screen" });
+  await page.evaluate(() => {
+    window.print = () =>
+      document.body.setAttribute(
+        "data-printed",
+        String(document.querySelectorAll("[data-testid=record] > li").length),
+      );
+  });
+  await awake(page);
+  await page.getByRole("button", { name: "Print" }).click();
+  await expect.poll(() => page.evaluate(() => document.body.getAttribute("data-printed"))).toBe(String(all));
 });

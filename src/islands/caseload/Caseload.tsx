@@ -181,7 +181,7 @@ function Caseload({ page, you }: Props) {
             {next !== null && (
               <li>
                 <button type="button" className="btn w-full" onClick={() => void more()}>
-                  {t("caseload.more", { shown: shown.length, all })}
+                  {t("caseload.showMore", { shown: shown.length, all })}
                 </button>
               </li>
             )}

@@ -2,50 +2,31 @@ import ConditionChips from "~/islands/patient/ConditionChips";
 import { FilePen, Printer } from "lucide-react";
 import { useState } from "react";
 import type { RecordEntry, RecordView } from "~/contract/record";
+import { recordKinds } from "~/contract/record-kinds";
 import { documentKinds } from "~/contract/document-kinds";
 import { sayTime, t } from "~/messages/say";
-import { call } from "~/islands/frame/call";
 import { later } from "~/islands/frame/later";
 import EntryBody from "./EntryBody";
+import { useNear, useRecord } from "./use-record";
 import { island } from "~/islands/frame/island";
 
 const ExerciseOverTime = later(() => import("./ExerciseOverTime"));
 const ReplayNote = later(() => import("./ReplayNote"));
 const DayByDay = later(() => import("./DayByDay"));
 
-type Kind = RecordEntry["kind"];
-const kinds: readonly Kind[] = [
-  "decision",
-  "plan",
-  "session",
-  "report",
-  "measures",
-  "stage",
-  "turn",
-  "school",
-  "passing",
-  "clearance",
-  "signal",
-  "suspect",
-  "document",
-  "event",
-  "condition",
-  "word",
-  "message",
-  "harder",
-];
-
 /** The record of an episode, newest first. */
 function RecordPage({ record: loaded }: { record: RecordView }) {
-  const [record, setRecord] = useState(loaded);
-  const readAgain = async () => {
-    const answer = await call("readRecord", { id: loaded.episodeId });
-    if (answer.ok) setRecord(answer.value);
-  };
-  const [only, setOnly] = useState<Kind | null>(null);
+  const { record, only, show, readAgain, readMore, readAll } = useRecord(loaded);
   const [view, setView] = useState<"timeline" | "history" | "days">("timeline");
-  const shown = record.entries.filter((entry) => only === null || entry.kind === only);
-  const present = kinds.filter((kind) => record.entries.some((entry) => entry.kind === kind));
+  const foot = useNear(() => void readMore());
+  const { entries, counts } = record;
+  const present = recordKinds.filter((kind) => counts[kind]);
+  const all = only === null ? Object.values(counts).reduce((sum, n) => sum + n, 0) : (counts[only] ?? 0);
+  const keys = entryKeys(entries);
+  /** One exercise over time, and what is printed, are made of the whole record. */
+  const open = async (code: typeof view) => {
+    if (code !== "history" || (await readAll())) setView(code);
+  };
   return (
     <div className="mx-auto max-w-6xl px-4 py-4">
       <div className="flex flex-wrap items-center gap-3">
@@ -60,7 +41,11 @@ function RecordPage({ record: loaded }: { record: RecordView }) {
           <a className="btn" href={`/api/episodes/${record.episodeId}/case`} download>
             {t("stair.export")}
           </a>
-          <button type="button" className="btn" onClick={() => print()}>
+          <button
+            type="button"
+            className="btn"
+            onClick={() => void readAll().then(() => setTimeout(() => print()))}
+          >
             <Printer className="size-5" aria-hidden />
             {t("record.print")}
           </button>
@@ -79,7 +64,7 @@ function RecordPage({ record: loaded }: { record: RecordView }) {
             type="button"
             className={`btn ${view === code ? "btn-neutral" : ""}`}
             aria-pressed={view === code}
-            onClick={() => setView(code)}
+            onClick={() => void open(code)}
           >
             {t(`record.${code}`)}
           </button>
@@ -96,7 +81,7 @@ function RecordPage({ record: loaded }: { record: RecordView }) {
             role="group"
             aria-label={t("record.filter")}
           >
-            <button type="button" className="btn" aria-pressed={only === null} onClick={() => setOnly(null)}>
+            <button type="button" className="btn" aria-pressed={only === null} onClick={() => show(null)}>
               {t("record.all")}
             </button>
             {present.map((kind) => (
@@ -105,20 +90,18 @@ function RecordPage({ record: loaded }: { record: RecordView }) {
                 type="button"
                 className={`btn ${only === kind ? "btn-active" : ""}`}
                 aria-pressed={only === kind}
-                onClick={() => setOnly(only === kind ? null : kind)}
+                onClick={() => show(only === kind ? null : kind)}
               >
                 {t(`record.${kind}`)}
-                <span className="badge badge-neutral badge-sm">
-                  {record.entries.filter((entry) => entry.kind === kind).length}
-                </span>
+                <span className="badge badge-neutral badge-sm">{counts[kind]}</span>
               </button>
             ))}
           </div>
-          {shown.length === 0 && <p className="mt-6">{t("record.empty")}</p>}
+          {entries.length === 0 && <p className="mt-6">{t("record.empty")}</p>}
           <ol className="mt-4 flex flex-col gap-2" data-testid="record">
-            {shown.map((entry, i) => (
+            {entries.map((entry) => (
               <li
-                key={`${entry.at} ${entry.kind} ${shown.length - i}`}
+                key={keys.get(entry)}
                 className="bg-base-100 border-base-300 grid gap-x-4 gap-y-1 rounded-lg border px-3 py-2 sm:grid-cols-[10.5rem_1fr]"
                 data-kind={entry.kind}
               >
@@ -133,10 +116,36 @@ function RecordPage({ record: loaded }: { record: RecordView }) {
               </li>
             ))}
           </ol>
+          {record.next !== null && (
+            <>
+              <button
+                ref={foot}
+                type="button"
+                className="btn mt-3 w-full print:hidden"
+                onClick={() => void readMore()}
+              >
+                {t("record.older", { shown: entries.length, all })}
+              </button>
+              <p className="mt-3 hidden print:block">{t("record.notAll", { shown: entries.length, all })}</p>
+            </>
+          )}
           <ReplayNote record={record} />
         </>
       )}
     </div>
+  );
+}
+
+/** What an entry is known by while the record grows at its head and its foot: its instant and kind, and which of those it is. */
+function entryKeys(entries: readonly RecordEntry[]): ReadonlyMap<RecordEntry, string> {
+  const seen = new Map<string, number>();
+  return new Map(
+    entries.map((entry) => {
+      const alike = `${entry.at} ${entry.kind}`;
+      const n = (seen.get(alike) ?? 0) + 1;
+      seen.set(alike, n);
+      return [entry, `${alike} ${n}`];
+    }),
   );
 }
 

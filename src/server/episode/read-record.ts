@@ -1,7 +1,7 @@
 import { recordingRoles, signingRoles } from "~/contract/roles";
 import { conditionByCode } from "~/catalogue/conditions/all";
 import { proceduresOf } from "~/catalogue/procedures/all";
-import type { RecordEntry, RecordView } from "~/contract/record";
+import type { RecordEntry, RecordQuery, RecordView } from "~/contract/record";
 import { doneTwice } from "~/core/case/done-twice";
 import { standingResults } from "~/core/measure/measure";
 import { isVoided, type VoidedKind } from "~/core/schema/voided";
@@ -13,21 +13,30 @@ import { exerciseName } from "~/server/case/exercise-name";
 import { patientName } from "~/server/case/patient-name";
 import type { StaffContext } from "~/server/staff-context";
 import { phoneEntries } from "./phone-entries";
+import { recordPage } from "./record-page";
 import { pool } from "~/server/db/connection";
 import { documents as documentFacts } from "~/server/facts/documents";
 import { readFacts } from "~/server/facts/sql";
 import { signalsOf, type LoadedCase } from "~/server/case/make-case";
 import { loadEpisode, noteRead } from "~/server/case/load-episode";
 
-/** The record of an episode, newest first: what was done, reported, measured, decided, and by whom. */
-export async function readRecord(staff: StaffContext, id: string): Promise<RecordView> {
+/** The record of an episode, newest first: what was done, reported, measured, decided, and by whom; whole, or a part of it. */
+export async function readRecord(
+  staff: StaffContext,
+  id: string,
+  query: RecordQuery = {},
+): Promise<RecordView> {
   const loaded = await loadEpisode(staff, id);
   await noteRead(staff, id, "read-record");
-  return recordView(staff, loaded);
+  return recordView(staff, loaded, query);
 }
 
 /** The record of a case that is loaded already. */
-export async function recordView(staff: StaffContext, loaded: LoadedCase): Promise<RecordView> {
+export async function recordView(
+  staff: StaffContext,
+  loaded: LoadedCase,
+  query: RecordQuery = {},
+): Promise<RecordView> {
   const { head, file } = loaded;
   const names = itemNames(everyItem(file));
   const documents = (await readFacts(pool(), documentFacts, staff.clinicId, [head.id])).get(head.id) ?? [];
@@ -55,7 +64,10 @@ export async function recordView(staff: StaffContext, loaded: LoadedCase): Promi
       exercise,
       dose,
     })),
-    entries: all.sort((a, b) => Date.parse(b.at) - Date.parse(a.at)),
+    ...recordPage(
+      all.sort((a, b) => Date.parse(b.at) - Date.parse(a.at)),
+      query,
+    ),
     school: schoolInForce(file),
     mayRecord: recordingRoles.includes(staff.role),
     maySign: signingRoles.includes(staff.role),

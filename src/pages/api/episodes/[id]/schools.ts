@@ -1,4 +1,4 @@
-import * as wire from "~/contract/record";
+import * as wire from "~/contract/reviewed";
 import { readSchools } from "~/server/episode/read-schools";
 import { serve } from "~/server/http/serve";
 

@@ -1,0 +1,82 @@
+import { useEffect, useRef, useState } from "react";
+import type { RecordKind } from "~/contract/record-kinds";
+import type { RecordView } from "~/contract/record";
+import { call } from "~/islands/frame/call";
+
+/** Entries that a record begins with, and that come with each step down. */
+export const recordAtOnce = 30;
+/** More than any record holds. */
+const whole = "9999";
+
+/** A record that comes a part at a time, and what makes more of it come. */
+export interface RecordInParts {
+  readonly record: RecordView;
+  readonly only: RecordKind | null;
+  readonly show: (only: RecordKind | null) => void;
+  /** Reads as much again as is here. */
+  readonly readAgain: () => Promise<void>;
+  readonly readMore: () => Promise<void>;
+  /** Reads everything that is left. @returns whether all of it is here */
+  readonly readAll: () => Promise<boolean>;
+}
+
+export function useRecord(loaded: RecordView): RecordInParts {
+  const [record, setRecord] = useState(loaded);
+  const [only, setOnly] = useState<RecordKind | null>(null);
+  const busy = useRef(false);
+  const id = loaded.episodeId;
+
+  const read = async (kind: RecordKind | null, limit: number | string, after?: string) => {
+    const answer = await call("readRecord", {
+      id,
+      limit: String(limit),
+      ...(kind === null ? {} : { only: kind }),
+      ...(after === undefined ? {} : { after }),
+    });
+    if (!answer.ok) return false;
+    const { value } = answer;
+    setRecord((before) =>
+      after === undefined ? value : { ...value, entries: [...before.entries, ...value.entries] },
+    );
+    return true;
+  };
+  return {
+    record,
+    only,
+    show: (kind) => {
+      setOnly(kind);
+      void read(kind, recordAtOnce);
+    },
+    readAgain: async () => void (await read(only, Math.max(recordAtOnce, record.entries.length))),
+    readMore: async () => {
+      if (busy.current || record.next === null) return;
+      busy.current = true;
+      await read(only, recordAtOnce, record.next);
+      busy.current = false;
+    },
+    readAll: async () => {
+      setOnly(null);
+      return record.next === null && only === null ? true : read(null, whole);
+    },
+  };
+}
+
+/** Calls when an element comes near to being seen. */
+export function useNear(onNear: () => void) {
+  const element = useRef<HTMLButtonElement>(null);
+  const latest = useRef(onNear);
+  latest.current = onNear;
+  useEffect(() => {
+    const watched = element.current;
+    if (!watched) return;
+    const watcher = new IntersectionObserver(
+      (seen) => {
+        if (seen.some(({ isIntersecting }) => isIntersecting)) latest.current();
+      },
+      { rootMargin: "800px 0px" },
+    );
+    watcher.observe(watched);
+    return () => watcher.disconnect();
+  });
+  return element;
+}

@@ -115,24 +115,35 @@ export async function lockHeads(
   return locked;
 }
 
-/** Raises the version of the person's other episodes, one by one, so that nothing kept of them outlives what was written. */
+/** The episodes that were taken for all of a person's are not. */
+export class OtherEpisodes extends Error {}
+
+/**
+ * Raises the version of the person's other episodes, one by one, so that nothing kept of them outlives what was written.
+ *
+ * @param remembered the person's episodes, in order, where they were not just looked up
+ * @throws OtherEpisodes when those are not the ones that the person has
+ */
 export async function bumpSiblings(
   db: Queryable,
   clinicId: string,
   personId: string,
-  id: string,
+  own: string,
+  remembered: readonly string[] | null,
   at: string,
 ): Promise<void> {
   const [rows] = await db.execute<RowDataPacket[]>(
-    "SELECT id FROM episodes WHERE clinic_id = ? AND person_id = ? AND id <> ? ORDER BY id",
-    [clinicId, personId, id],
+    "SELECT id FROM episodes WHERE clinic_id = ? AND person_id = ? ORDER BY id",
+    [clinicId, personId],
   );
-  for (const row of rows) await bumpVersion(db, clinicId, String(row["id"]), at);
+  const ids = rows.map((row) => String(row["id"]));
+  if (remembered && ids.join() !== remembered.join()) throw new OtherEpisodes();
+  for (const id of ids) if (id !== own) await bumpVersion(db, clinicId, id, at);
 }
 
 /**
- * Raises the version after a write to the episode, says when that was, and that what the caseload keeps of it holds no more. Every other index of the table begins with the clinic
- * as well; on a small or young table the optimizer may take one of them and lock the heads of the whole clinic.
+ * Raises the version after a write to the episode, says when that was, and that what the caseload keeps of it holds no more. Every
+ * other index of the table begins with the clinic as well; on a small or young table the optimizer may take one of them and lock the heads of the whole clinic.
  */
 export async function bumpVersion(db: Queryable, clinicId: string, id: string, at: string): Promise<void> {
   await db.execute(

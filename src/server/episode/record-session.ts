@@ -7,7 +7,8 @@ import { localDay } from "~/core/schedule/local-day";
 import { leastSeconds, setProblems } from "~/core/session/session-problems";
 import type { StaffContext } from "~/server/staff-context";
 import { clinicCatalogue } from "~/server/catalogue/clinic-catalogue";
-import type { Connection } from "~/server/db/connection";
+import { pool, type Connection } from "~/server/db/connection";
+import { log } from "~/server/http/log";
 import { refused } from "~/server/http/problem";
 import { amountsOfSets } from "~/core/dose/amounts";
 import { doneBefore } from "~/core/case/done-before";
@@ -51,8 +52,11 @@ export async function recordSession(
     const { items: planned, unplanned: others = [], occurredAt, meant: _asked, ...session } = body;
     await appendFact(db, writing, sessions, { ...session, at: occurredAt, receivedAt: writing.at });
     await appendFacts(db, writing, sets, setsOf({ id: body.id, items: [...planned, ...others] }));
-    await dropSessionDraft(db, staff.clinicId, episodeId, body.id);
   });
+  // Nobody waits for that: a draft of what is recorded is passed over from now on.
+  dropSessionDraft(pool(), staff.clinicId, episodeId, body.id).catch((error: unknown) =>
+    log.warn({ error: String((error as Error).message) }, "a draft that is over was left"),
+  );
   return { id: body.id, repeated };
 }
 

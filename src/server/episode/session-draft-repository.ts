@@ -24,7 +24,7 @@ export async function saveSessionDraft(
   );
 }
 
-/** The unfinished session of an episode, whoever began it, or null. */
+/** The unfinished session of an episode, whoever began it, or null; one that was recorded is not unfinished. */
 export async function findSessionDraft(
   db: Queryable,
   clinicId: string,
@@ -33,7 +33,8 @@ export async function findSessionDraft(
   const [rows] = await db.execute<RowDataPacket[]>(
     `SELECT d.id, d.body, d.saved_at, s.name AS by_name
        FROM session_drafts d JOIN staff s ON s.clinic_id = d.clinic_id AND s.id = d.saved_by
-      WHERE d.clinic_id = ? AND d.episode_id = ?`,
+      WHERE d.clinic_id = ? AND d.episode_id = ?
+        AND NOT EXISTS (SELECT 1 FROM sessions r WHERE r.clinic_id = d.clinic_id AND r.id = d.id)`,
     [clinicId, episodeId],
   );
   const row = rows[0];

@@ -5,7 +5,8 @@ import { writeAudit } from "~/server/audit/audit-repository";
 import type { Writer } from "~/server/writer";
 import { projectQuietly } from "~/server/caseload/project-caseload";
 import { now } from "~/server/clock";
-import { pool, type Connection } from "~/server/db/connection";
+import type { Connection } from "~/server/db/connection";
+import { isDuplicate } from "~/server/db/away";
 import { inTransaction } from "~/server/db/transaction";
 import { facts, type FactName } from "~/server/facts/all";
 import { episodeOfFact, type Writing } from "~/server/facts/sql";
@@ -14,7 +15,6 @@ import { keptHead, loadCases, noteAppended, reloadAfter } from "~/server/case/ca
 import {
   bumpSiblings,
   bumpVersion,
-  episodesOfPerson,
   findEpisode,
   lockHeads,
   type EpisodeHead,
@@ -23,6 +23,7 @@ import { isKnownTwin, type Sent } from "~/server/receipt/known-twin";
 import type { LoadedCase } from "~/server/case/make-case";
 import { loadEpisode } from "~/server/case/load-episode";
 import { keepReceipt } from "~/server/receipt/receipt-repository";
+import { withEpisodesOfPerson } from "~/server/case/episodes-of-person";
 import { unreadable } from "~/server/case/unreadable";
 
 /** What a write may use while it holds the episode. */
@@ -100,39 +101,59 @@ async function inEpisode<R>(
   const sent: Sent = { id: body.id.toLowerCase(), kind: of, episodeId, body };
   const { clinicId, staffId, phoneId } = writer;
   const isOfPerson = facts[of].ofPerson === true;
-  const ids = isOfPerson ? await episodesOfPerson(pool(), clinicId, episodeId) : [episodeId];
-  return inTransaction(async (db) => {
-    const locked = await lockHeads(db, clinicId, ids);
-    const own = locked.find(({ id }) => id === episodeId);
-    if (!own) throw notFound();
-    const kept = keptHead(clinicId, episodeId, own.version);
-    const head = kept ?? (await findEpisode(db, clinicId, episodeId));
-    if (!head) throw notFound();
-    const at = nextInstant(now(), locked.map(({ writtenAt }) => writtenAt).reduce(laterOf));
-    if (await isKnownTwin(db, clinicId, sent)) return null;
-    const [loaded] = await loadCases(db, clinicId, writer.zone, [head], at);
-    if (await isWithoutReceipt(db, writer, sent, of, loaded)) return null;
-    if (facts[of].whileResting !== true && evenResting !== true) refuseWhileResting(head);
-    if (!loaded) throw unreadable("Nothing was saved.");
-    const writing: Writing = {
-      clinicId,
-      staffId,
-      episodeId,
-      at,
-      trail: [],
-      facts: [],
-      ...(writer.name === undefined ? {} : { name: writer.name }),
-      ...(phoneId ? { phoneId } : {}),
-    };
-    const scope = { db, writing, loaded };
-    await append(scope);
+  const work = (ids: readonly string[], isRemembered: boolean) =>
+    inTransaction(async (db) => {
+      const locked = await lockHeads(db, clinicId, ids);
+      const own = locked.find(({ id }) => id === episodeId);
+      if (!own) throw notFound();
+      const kept = keptHead(clinicId, episodeId, own.version);
+      const head = kept ?? (await findEpisode(db, clinicId, episodeId));
+      if (!head) throw notFound();
+      const at = nextInstant(now(), locked.map(({ writtenAt }) => writtenAt).reduce(laterOf));
+      if (await isSentBefore(db, writer, sent, at)) return null;
+      const [loaded] = await loadCases(db, clinicId, writer.zone, [head], at);
+      if (await isWithoutReceipt(db, writer, sent, of, loaded)) throw new WithoutReceipt();
+      if (facts[of].whileResting !== true && evenResting !== true) refuseWhileResting(head);
+      if (!loaded) throw unreadable("Nothing was saved.");
+      const writing: Writing = {
+        clinicId,
+        staffId,
+        episodeId,
+        at,
+        trail: [],
+        facts: [],
+        ...(writer.name === undefined ? {} : { name: writer.name }),
+        ...(phoneId ? { phoneId } : {}),
+      };
+      const scope = { db, writing, loaded };
+      await append(scope);
+      await bumpVersion(db, clinicId, episodeId, at);
+      if (isOfPerson)
+        await bumpSiblings(db, clinicId, head.personId, episodeId, isRemembered ? ids : null, at);
+      const line = { action, kind: facts[of].table, id: body.id, episodeId, wrote: writing.trail };
+      await writeAudit(db, writer, line, at);
+      return conclude(scope);
+    });
+  try {
+    return await (isOfPerson ? withEpisodesOfPerson(clinicId, episodeId, work) : work([episodeId], false));
+  } catch (error) {
+    if (error instanceof WithoutReceipt) return null;
+    throw error;
+  }
+}
+
+/** It was written before there were receipts: nothing of this one is kept, not even that it came. */
+class WithoutReceipt extends Error {}
+
+/** Keeps what was sent under its id; true where it was kept before, by a write that stands. @throws ApiProblem 409 as `isKnownTwin` */
+async function isSentBefore(db: Connection, writer: Writer, sent: Sent, at: string): Promise<boolean> {
+  try {
     await keepReceipt(db, writer, sent, at);
-    await bumpVersion(db, clinicId, episodeId, at);
-    if (isOfPerson) await bumpSiblings(db, clinicId, head.personId, episodeId, at);
-    const line = { action, kind: facts[of].table, id: body.id, episodeId, wrote: writing.trail };
-    await writeAudit(db, writer, line, at);
-    return conclude(scope);
-  });
+    return false;
+  } catch (error) {
+    if (!isDuplicate(error)) throw error;
+    return isKnownTwin(db, writer.clinicId, sent);
+  }
 }
 
 /** @throws ApiProblem 409 for an episode that is paused or closed: it is taken up again first, so that it is seen again too */

@@ -53,7 +53,8 @@ export default defineConfig({
       // Long faults: `npm run test:faults`, not part of `npm test`.
       {
         resolve: { alias },
-        test: { name: "faults", include: ["tests/faults/**/*.test.ts"], ...withServers },
+        // One at a time: their figures stand in docs/operations.md.
+        test: { name: "faults", include: ["tests/faults/**/*.test.ts"], ...withServers, maxWorkers: 1 },
       },
       {
         resolve: { alias },

@@ -29,3 +29,14 @@ export async function compare(
   }
   return { oursMs: median(times.ours), baselineMs: median(times.baseline) };
 }
+
+/** Comparisons as they are printed and kept. */
+export const tableOf = (rows: readonly Row[]) =>
+  rows.map(({ what, baseline, oursMs, baselineMs, target }) => ({
+    what,
+    baseline,
+    "ours ms": Number(oursMs.toFixed(1)),
+    "baseline ms": Number(baselineMs.toFixed(1)),
+    ratio: Number((oursMs / baselineMs).toFixed(2)),
+    target,
+  }));

@@ -8,11 +8,12 @@ import { check } from "~/core/schema/check";
 import { closePool, pool } from "~/server/db/connection";
 import { readCases } from "~/server/case/case-loader";
 import { findEpisode } from "~/server/case/episode-repository";
-import { demoClinic, demoPassword, demoStaff, demoStaffId } from "~demo/clinic";
+import { demoClinic, demoStaff, demoStaffId } from "~demo/clinic";
 import { demoId } from "~demo/identity";
 import { caseloadRows, fillCaseload } from "./bench-caseload";
-import { compare, rounds, type Row } from "./bench-compare";
+import { compare, rounds, tableOf, type Row } from "./bench-compare";
 import { printViewSizes } from "./bench-views";
+import { signIn } from "./bench-sign-in";
 import { draggingRow } from "./bench-dragging";
 import { figureRows } from "./bench-figures";
 import { loadRows } from "./bench-loads";
@@ -101,18 +102,8 @@ async function stairRow(base: string, cookie: string): Promise<Row> {
   };
 }
 
-/** Signs in as the demo's clinician. @returns the cookie */
-async function signIn(base: string): Promise<string> {
-  const reply = await fetch(`${base}/api/sign-in`, {
-    method: "POST",
-    headers: { "content-type": "application/json", origin: base },
-    body: JSON.stringify({ email: demoStaff[0].email, password: demoPassword }),
-  });
-  return reply.headers.get("set-cookie")?.split(";")[0] ?? "";
-}
-
 const base = process.env["BENCH_URL"] ?? "";
-const cookie = await signIn(base);
+const cookie = await signIn(base, demoStaff[0].email);
 const rows = [
   await decideRow(),
   ...(await searchRows()),
@@ -138,14 +129,7 @@ const writes = await sessionWrites([second, base], Number(process.env["BENCH_SEC
 rows.push(...writes.rows);
 await closePool();
 const [file] = process.argv.slice(2);
-const table = rows.map(({ what, baseline, oursMs, baselineMs, target }) => ({
-  what,
-  baseline,
-  "ours ms": Number(oursMs.toFixed(1)),
-  "baseline ms": Number(baselineMs.toFixed(1)),
-  ratio: Number((oursMs / baselineMs).toFixed(2)),
-  target,
-}));
+const table = tableOf(rows);
 console.table(table);
 console.log(writes.said);
 console.log(figures.said);

@@ -32,8 +32,8 @@ const suites = {
     build: true,
   },
   faults: {
-    says: "long faults: processes killed, whole mornings at once",
-    programs: ["mariadb"],
+    says: "long faults: processes and servers killed, whole mornings at once, the container's recipe",
+    programs: ["mariadb", "galera"],
     build: true,
   },
 };

@@ -72,16 +72,23 @@ const ofNames = /^[\p{L}\p{M}\p{N}'’.-]+$/u;
 /**
  * What finds people of whom every word is a part of a name, or is the year of birth: joins, and their values, the clinic's id before
  * each; null where nobody can be meant.
+ *
+ * @param most of those whom a single word fits, so many are looked at: a letter fits half of a clinic of thousands
  */
-export function joinsOfWords(text: string, clinicId: string): { joins: string; values: string[] } | null {
+export function joinsOfWords(
+  text: string,
+  clinicId: string,
+  most?: number,
+): { joins: string; values: string[] } | null {
   const asked = text.trim().split(/\s+/);
   const words = wordsOf(text).slice(0, mostWords);
   if (words.length === 0 || !asked.every((word) => ofNames.test(word))) return null;
+  const few = most !== undefined && words.length === 1 ? `LIMIT ${most}` : "";
+  const fitting = `SELECT person_id FROM person_words WHERE clinic_id = ? AND word LIKE ? ${few}`;
   return {
     joins: words
       .map(
-        (_, n) =>
-          `JOIN (SELECT DISTINCT person_id FROM person_words WHERE clinic_id = ? AND word LIKE ?) w${n} ON w${n}.person_id = p.id`,
+        (_, n) => `JOIN (SELECT DISTINCT person_id FROM (${fitting}) f${n}) w${n} ON w${n}.person_id = p.id`,
       )
       .join("\n"),
     // Letters and digits alone: nothing of a word is a pattern.

@@ -6,16 +6,18 @@ import { pool } from "~/server/db/connection";
 import type { StaffContext } from "~/server/staff-context";
 
 const atMost = 12;
+/** Of so many whom a word fits the first ones are found; more than that, and another letter is what finds somebody. */
+const lookedAt = 300;
 
 /**
  * Episodes of the clinic whose person fits every word: a part of a name, or the year of birth. Upper case and accents make no
  * difference.
  *
  * @param text words, with spaces between them
- * @returns active episodes first, then by name; twelve at most
+ * @returns active episodes first, then by name; twelve at most, of the first three hundred whom a single word fits
  */
 export async function findPeople({ clinicId }: StaffContext, text: string): Promise<FoundPerson[]> {
-  const words = joinsOfWords(text, clinicId);
+  const words = joinsOfWords(text, clinicId, lookedAt);
   if (!words) return [];
   const { joins, values } = words;
   const [rows] = await pool().execute<RowDataPacket[]>(

@@ -152,4 +152,20 @@ describe("the clinic's own exercises", () => {
     await db.end();
     expect(rows).toHaveLength(2);
   });
+
+  it("added by several at once under one code, at two processes, is there once, as one of them wrote it; the others are told", async () => {
+    const rival = (n: number) => ({
+      ...own,
+      id: "band-walk-own",
+      name: `Band walk ${n}`,
+      variants: own.variants.map((v, i) => ({ ...v, id: `band-walk-own-${i}` })),
+    });
+    const replies = await Promise.all(
+      [0, 1, 2, 3, 4, 5].map((n) => save(rival(n), "add", n % 2 ? two : one)),
+    );
+    expect(replies.map(({ status }) => status).sort()).toEqual([201, 422, 422, 422, 422, 422]);
+    for (const reply of replies) if (reply.status === 422) expect(paths(reply)).toContain("/exercise/id");
+    const kept = JSON.stringify((await two.get("/api/exercises/band-walk-own")).body);
+    expect(kept).toContain(`Band walk ${replies.findIndex(({ status }) => status === 201)}`);
+  });
 });

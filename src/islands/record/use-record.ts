@@ -24,17 +24,22 @@ export function useRecord(loaded: RecordView): RecordInParts {
   const [record, setRecord] = useState(loaded);
   const [only, setOnly] = useState<RecordKind | null>(null);
   const busy = useRef(false);
+  /** What was asked for last: an answer to what was asked for before it comes too late. */
+  const asked = useRef(0);
   const id = loaded.episodeId;
 
   const read = async (kind: RecordKind | null, limit: number | string, after?: string) => {
+    asked.current += 1;
+    const mine = asked.current;
     const answer = await call("readRecord", {
       id,
       limit: String(limit),
       ...(kind === null ? {} : { only: kind }),
       ...(after === undefined ? {} : { after }),
     });
-    if (!answer.ok) return false;
+    if (!answer.ok || mine !== asked.current) return false;
     const { value } = answer;
+    setOnly(kind);
     setRecord((before) =>
       after === undefined ? value : { ...value, entries: [...before.entries, ...value.entries] },
     );
@@ -43,10 +48,7 @@ export function useRecord(loaded: RecordView): RecordInParts {
   return {
     record,
     only,
-    show: (kind) => {
-      setOnly(kind);
-      void read(kind, recordAtOnce);
-    },
+    show: (kind) => void read(kind, recordAtOnce),
     readAgain: async () => void (await read(only, Math.max(recordAtOnce, record.entries.length))),
     readMore: async () => {
       if (busy.current || record.next === null) return;
@@ -54,10 +56,7 @@ export function useRecord(loaded: RecordView): RecordInParts {
       await read(only, recordAtOnce, record.next);
       busy.current = false;
     },
-    readAll: async () => {
-      setOnly(null);
-      return record.next === null && only === null ? true : read(null, whole);
-    },
+    readAll: async () => (record.next === null && only === null ? true : read(null, whole)),
   };
 }
 

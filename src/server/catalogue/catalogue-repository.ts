@@ -40,6 +40,14 @@ export async function catalogueEntries(db: Queryable, clinicId: string): Promise
   return [...entries.values()];
 }
 
+/**
+ * Holds the clinic's library for this transaction: whoever changes it as well waits, or, at another server, is tried again when both
+ * commit. To be done before anything is read, so that what is read is what the one before left.
+ */
+export async function raiseCatalogueVersion(db: Queryable, clinicId: string): Promise<void> {
+  await db.execute("UPDATE clinics SET catalogue_version = catalogue_version + 1 WHERE id = ?", [clinicId]);
+}
+
 /** True when a change with this client-made id stands already. */
 export async function hasCatalogueChange(db: Queryable, clinicId: string, id: string): Promise<boolean> {
   const [rows] = await db.execute<RowDataPacket[]>(

@@ -18,7 +18,12 @@ import { storeDefinition } from "~/server/case/definition-repository";
 import { isKnownTwin, type Sent } from "~/server/receipt/known-twin";
 import { keepReceipt } from "~/server/receipt/receipt-repository";
 import { refused } from "~/server/http/problem";
-import { hasCatalogueChange, insertCatalogueChange, type CatalogueAction } from "./catalogue-repository";
+import {
+  hasCatalogueChange,
+  insertCatalogueChange,
+  raiseCatalogueVersion,
+  type CatalogueAction,
+} from "./catalogue-repository";
 import { clinicCatalogue, type ClinicCatalogue } from "./clinic-catalogue";
 
 interface Change {
@@ -93,6 +98,7 @@ async function writeChanges(
   const { id } = body;
   const sent: Sent = { id, kind: "catalogue", episodeId: null, body };
   return inTransaction(async (db: Connection) => {
+    await raiseCatalogueVersion(db, staff.clinicId);
     await isKnownTwin(db, staff.clinicId, sent);
     if (await hasCatalogueChange(db, staff.clinicId, id))
       return { id, repeated: true, codes: [], unjudged: [] };

@@ -46,7 +46,7 @@ const isReading = /^\s*(SELECT|SHOW|WITH)\b/i;
 
 /**
  * Sessions read what was committed at any server before they asked (`wsrep_sync_wait`, reading and writing): with several servers one
- * reads one's own writes, and a stop that was signed at one process stands at the other. On one server it costs nothing.
+ * reads one's own writes, and a stop that was signed at one process stands at the other. Asked for where there are several.
  */
 const settings = `SET SESSION max_statement_time = ${longestStatement}, innodb_lock_wait_timeout = ${longestWait}`;
 const syncedSettings = `${settings}, wsrep_sync_wait = 7`;

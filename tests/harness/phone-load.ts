@@ -6,6 +6,8 @@ import { begin, item } from "./at-clinic";
 import { Client, type Reply } from "./client";
 
 const patienceMs = 120_000;
+/** A phone that is not answered asks less and less often. */
+const longestPauseMs = 2_000;
 
 /** What phones tell, how fast, and what happens meanwhile. */
 export interface PhoneLoad {
@@ -71,7 +73,7 @@ export async function tellAtSpeed(staff: Client, load: PhoneLoad): Promise<Told>
         .catch(() => null);
       if (reply && reply.status < 500) return reply;
       resent += 1;
-      await wait(250);
+      await wait(Math.min(250 * 2 ** (turn - first), longestPauseMs));
     }
     throw new Error("nobody answered");
   }

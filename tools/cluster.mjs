@@ -11,6 +11,7 @@ import { endProcess } from "./machine/processes.mjs";
 import { dataFolder } from "./machine/root.mjs";
 import { claimFolder } from "./machine/running.mjs";
 import { runPlainly, say } from "./machine/say.mjs";
+import { stopsOf } from "./machine/stopping.mjs";
 
 const processes = 2;
 
@@ -20,21 +21,10 @@ await runPlainly(async () => {
   const folder = path.join(dataFolder(), "cluster");
   const release = claimFolder(folder);
   process.once("exit", release);
-  const stops = [release];
-  let asked = false;
-  const stopAll = async (code) => {
-    asked = true;
-    for (const stop of stops.reverse()) await stop();
-    process.exit(code);
-  };
-  for (const name of ["SIGINT", "SIGTERM"])
-    process.on(name, () => {
-      if (!asked) say("stopping");
-      if (!asked) void stopAll(0);
-    });
+  const stops = stopsOf(release);
   try {
     const cluster = await startCluster(folder);
-    stops.push(cluster.stop);
+    stops.add(cluster.stop);
     const appUser = "'stair_app'@'127.0.0.1'";
     const demo = prepareDatabase({ ownerUrl: cluster.ownerUrl, appUser, demo: true });
     await ensureBuild();
@@ -54,12 +44,12 @@ await runPlainly(async () => {
           },
         });
       let application = await launch(await freePort(4321 + n));
-      stops.push(() => endProcess(application.child.pid));
+      stops.add(() => endProcess(application.child.pid));
       lines.push(`application     http://127.0.0.1:${application.port}, process ${application.child.pid}`);
       const startAgain = async () => {
         for (;;) {
           await application.ended;
-          if (asked) return;
+          if (stops.wasAsked()) return;
           say("an application ended unexpectedly; starting it again");
           application = await launch(application.port);
         }
@@ -70,8 +60,8 @@ await runPlainly(async () => {
     lines.push(`sign in with    ${demo.accounts[0]}`, `password        ${demo.password}`);
     process.stdout.write(`${[...lines, "                Ctrl-C stops it", ""].join("\n")}\n`);
   } catch (error) {
-    if (asked) return;
-    for (const stop of stops.reverse()) await stop();
+    if (stops.wasAsked()) return;
+    await stops.endAll();
     throw error;
   }
 });

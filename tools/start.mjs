@@ -12,6 +12,7 @@ import { endProcess } from "./machine/processes.mjs";
 import { dataFolder } from "./machine/root.mjs";
 import { claimFolder } from "./machine/running.mjs";
 import { PlainFailure, runPlainly, say } from "./machine/say.mjs";
+import { stopsOf } from "./machine/stopping.mjs";
 
 const known = new Set(["--reset-demo", "--demo", "--no-demo"]);
 const flags = new Set(process.argv.slice(2));
@@ -29,29 +30,16 @@ await runPlainly(async () => {
   const folder = dataFolder();
   const release = claimFolder(folder);
   process.once("exit", release);
-  const stops = [release];
-  const stopAll = async (code) => {
-    for (const stop of stops.reverse()) await stop();
-    process.exit(code);
-  };
-  let asked = false;
-  for (const name of ["SIGINT", "SIGTERM"]) {
-    process.on(name, () => {
-      if (asked) return;
-      asked = true;
-      say("stopping");
-      void stopAll(0);
-    });
-  }
+  const stops = stopsOf(release);
 
   try {
     ensurePackages();
     const database = process.env.DATABASE_URL ? givenDatabase() : await privateDatabase(folder);
-    stops.push(database.stop);
+    stops.add(database.stop);
     const demo = prepareDatabase(database);
     await ensureBuild();
     const devices = flags.has("--no-demo") ? null : await startDevices();
-    if (devices) stops.push(() => endProcess(devices.pid));
+    if (devices) stops.add(() => endProcess(devices.pid));
     const wanted = process.env.PORT ? Number(process.env.PORT) : await freePort(defaultPort);
     const launch = (port) =>
       startApplication({
@@ -64,24 +52,24 @@ await runPlainly(async () => {
         },
       });
     let application = await launch(wanted);
-    stops.push(() => endProcess(application.child.pid));
+    stops.add(() => endProcess(application.child.pid));
     announce(application.port, demo, devices?.url);
     // Supervised: an application that ends by itself is started again, unless it does so over and over.
     const ends = [];
     for (;;) {
       const code = await application.ended;
-      if (asked) break;
+      if (stops.wasAsked()) break;
       ends.push(Date.now());
       if (ends.filter((at) => Date.now() - at < 60_000).length > mostEndsAMinute) {
         say(`the application ended ${mostEndsAMinute + 1} times within a minute; the lines above say why`);
-        await stopAll(code || 1);
+        await stops.exit(code || 1);
       }
       say("the application ended unexpectedly; starting it again");
       application = await launch(application.port);
     }
   } catch (error) {
-    if (asked) return;
-    for (const stop of stops.reverse()) await stop();
+    if (stops.wasAsked()) return;
+    await stops.endAll();
     throw error;
   }
 });

@@ -1,3 +1,4 @@
+// A record looked at again: by other rules, by its own, and day by day.
 import { Type } from "@sinclair/typebox";
 import { SchoolComparison } from "~/core/review/compare-schools";
 import { DayByDay } from "~/core/review/day-by-day";
@@ -5,7 +6,6 @@ import { Replay } from "~/core/review/replay-decisions";
 import { endpoint } from "./endpoint";
 import { closed, date, uuid } from "./fields";
 
-/** A record looked at again. */
 export const compareSchools = endpoint({
   name: "compareSchools",
   says: "One exercise's record judged by every pain school",

@@ -135,6 +135,7 @@ it("one record written and read at both processes while servers are killed: one 
   process.stdout.write(`three servers: ${writes.length} writes, ${reads.length} readings of one record\n`);
   expect(writes.filter(({ answeredAt }) => answeredAt === null)).toEqual([]);
   expect(writes.length).toBeGreaterThan(40);
+  expect(reads.at(-1)?.ids).toHaveLength(writes.length);
   expect(faultsIn(writes, reads)).toEqual([]);
 });
 

@@ -56,15 +56,17 @@ export async function liveHistory(live: LiveHistory): Promise<{ writes: WriteSee
       }
     }
   };
+  /** One reading; false where it was not answered, which is none. */
+  const readOnce = async (client: Client) => {
+    const askedAt = performance.now();
+    const all = await sessionsOf(client, episode);
+    if (!all) return false;
+    const ids = all.filter((id) => !before.has(id));
+    reads.push({ askedAt, answeredAt: performance.now(), version: ids.length, ids });
+    return true;
+  };
   const read = async (reader: number) => {
-    for (let n = reader; performance.now() < end; n += 1) {
-      const askedAt = performance.now();
-      const all = await sessionsOf(at(n), episode);
-      if (all) {
-        const ids = all.filter((id) => !before.has(id));
-        reads.push({ askedAt, answeredAt: performance.now(), version: ids.length, ids });
-      } else await wait(100);
-    }
+    for (let n = reader; performance.now() < end; n += 1) if (!(await readOnce(at(n)))) await wait(100);
   };
   const act = async ([second, what]: (typeof meanwhile)[number]) => {
     await wait(second * 1000);
@@ -75,11 +77,6 @@ export async function liveHistory(live: LiveHistory): Promise<{ writes: WriteSee
     ...Array.from({ length: readers }, (_, n) => read(n)),
     ...meanwhile.map(act),
   ]);
-  for (const client of clients) {
-    const askedAt = performance.now();
-    const all = (await sessionsOf(client, episode)) ?? [];
-    const ids = all.filter((id) => !before.has(id));
-    reads.push({ askedAt, answeredAt: performance.now(), version: ids.length, ids });
-  }
+  for (const client of clients) await readOnce(client);
   return { writes, reads };
 }

@@ -19,8 +19,9 @@ export const bufferPool = "256M";
  * The first start makes the data folder, the accounts and their random passwords.
  * A server left behind by a killed start is ended first; its data are recovered by InnoDB.
  *
- * @param options with `changeLog` every change is kept for a week beside the data, for a restore to a moment; `arguments` go to the server, and so does `optionsFile`, for what nobody else is to read; `path` stands before PATH
- *   for what it starts; a server that `joins` a cluster takes its data and accounts from there
+ * @param options with `changeLog` every change is kept for a week beside the data, for a restore to a moment; `arguments` go to the
+ *   server, and so does `optionsFile`, for what nobody else is to read; `path` stands before PATH for what it starts; a server that
+ *   `joins` a cluster takes its data and accounts from there
  * @returns urls for the owner (migrations) and the application, `pid()`, `port` and `stop()`
  */
 export async function startMariaDb(folder, options = {}) {

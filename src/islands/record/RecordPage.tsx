@@ -7,8 +7,9 @@ import { documentKinds } from "~/contract/document-kinds";
 import { sayTime, t } from "~/messages/say";
 import { later } from "~/islands/frame/later";
 import EntryBody from "./EntryBody";
-import { useNear, useRecord } from "./use-record";
+import { useRecord } from "./use-record";
 import { island } from "~/islands/frame/island";
+import { useNear } from "~/islands/frame/use-near";
 
 const ExerciseOverTime = later(() => import("./ExerciseOverTime"));
 const ReplayNote = later(() => import("./ReplayNote"));

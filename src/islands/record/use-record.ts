@@ -1,12 +1,10 @@
-import { useEffect, useRef, useState } from "react";
+import { useRef, useState } from "react";
 import type { RecordKind } from "~/contract/record-kinds";
 import type { RecordView } from "~/contract/record";
 import { call } from "~/islands/frame/call";
 
 /** Entries that a record begins with, and that come with each step down. */
 export const recordAtOnce = 30;
-/** More than any record holds. */
-const whole = "9999";
 
 /** A record that comes a part at a time, and what makes more of it come. */
 export interface RecordInParts {
@@ -28,12 +26,13 @@ export function useRecord(loaded: RecordView): RecordInParts {
   const asked = useRef(0);
   const id = loaded.episodeId;
 
-  const read = async (kind: RecordKind | null, limit: number | string, after?: string) => {
+  /** @param limit null for all there is */
+  const read = async (kind: RecordKind | null, limit: number | null, after?: string) => {
     asked.current += 1;
     const mine = asked.current;
     const answer = await call("readRecord", {
       id,
-      limit: String(limit),
+      ...(limit === null ? {} : { limit: String(limit) }),
       ...(kind === null ? {} : { only: kind }),
       ...(after === undefined ? {} : { after }),
     });
@@ -56,26 +55,6 @@ export function useRecord(loaded: RecordView): RecordInParts {
       await read(only, recordAtOnce, record.next);
       busy.current = false;
     },
-    readAll: async () => (record.next === null && only === null ? true : read(null, whole)),
+    readAll: async () => (record.next === null && only === null ? true : read(null, null)),
   };
-}
-
-/** Calls when an element comes near to being seen. */
-export function useNear(onNear: () => void) {
-  const element = useRef<HTMLButtonElement>(null);
-  const latest = useRef(onNear);
-  latest.current = onNear;
-  useEffect(() => {
-    const watched = element.current;
-    if (!watched) return;
-    const watcher = new IntersectionObserver(
-      (seen) => {
-        if (seen.some(({ isIntersecting }) => isIntersecting)) latest.current();
-      },
-      { rootMargin: "800px 0px" },
-    );
-    watcher.observe(watched);
-    return () => watcher.disconnect();
-  });
-  return element;
 }

@@ -20,6 +20,8 @@ const withServers = {
   isolate: false,
   testTimeout: 300_000,
   hookTimeout: 300_000,
+  // What a page or a server does a moment later is waited for as an act at a page is: that something is stuck, not slow.
+  expect: { poll: { timeout: 120_000, interval: 50 } },
 };
 
 export default defineConfig({

@@ -20,6 +20,8 @@ export const daily = {
   "review.open": "Open the stair",
   "review.of": "{at} of {count}",
   "caseload.showMore": "Show more: {shown} of {all} are here",
+  "caseload.orMore": "{count}+",
+  "caseload.countOrMore": "{shown} people or more",
 
   "session.work": "Exercises of today",
   "session.cues": "Cues",

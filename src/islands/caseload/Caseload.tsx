@@ -7,6 +7,7 @@ import OutcomeMark from "~/islands/frame/OutcomeMark";
 import { t } from "~/messages/say";
 import SearchBox from "~/islands/frame/SearchBox";
 import CaseloadLine from "./CaseloadLine";
+import { countedOf, inFigures } from "./counted";
 import FilterButton from "./FilterButton";
 import { namedLike } from "./named-like";
 import { island } from "~/islands/frame/island";
@@ -29,7 +30,7 @@ interface Props {
 /** The clinic's people, those who need somebody first on top. Arrow keys move, Enter opens, a review goes one by one. */
 function Caseload({ page, you }: Props) {
   const { read, asked, ask, more, renew } = useCaseload(page);
-  const { rows, counts, count, expected, next } = read;
+  const { rows, counts, expected, next } = read;
   const { only = null, name = "" } = asked;
   const [reviewing, setReviewing] = useState<{ at: number; ids: readonly string[] } | null>(null);
   const [marking, setMarking] = useState(false);
@@ -45,7 +46,7 @@ function Caseload({ page, you }: Props) {
       namedLike(row, name),
   );
   const present = attentionCodes.filter((code) => (counts[code] ?? 0) > 0);
-  const all = only === null ? count : (counts[only] ?? 0);
+  const all = countedOf(read, only);
 
   /** Another part of the list; a review of the part before ends. */
   const narrow = (to: Asked) => {
@@ -94,7 +95,9 @@ function Caseload({ page, you }: Props) {
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <h1 className="text-2xl font-bold">{t("caseload.title")}</h1>
         <p className="text-base-content/75">
-          {t("caseload.count", { shown: named || today ? shown.length : all })}
+          {!named && !today && all.orMore
+            ? t("caseload.countOrMore", { shown: all.count })
+            : t("caseload.count", { shown: named || today ? shown.length : all.count })}
         </p>
         <SearchBox
           label={t("caseload.find")}
@@ -119,7 +122,11 @@ function Caseload({ page, you }: Props) {
         role="group"
         aria-label={t("caseload.filter")}
       >
-        <FilterButton pressed={only === null} count={count} onPress={() => choose(null)}>
+        <FilterButton
+          pressed={only === null}
+          count={inFigures(countedOf(read, null))}
+          onPress={() => choose(null)}
+        >
           {t("caseload.all")}
         </FilterButton>
         <FilterButton pressed={mine} onPress={() => narrow({ held: mine ? undefined : "mine" })}>
@@ -149,7 +156,7 @@ function Caseload({ page, you }: Props) {
           <FilterButton
             key={code}
             pressed={only === code}
-            count={counts[code]}
+            count={inFigures(countedOf(read, code))}
             onPress={() => choose(only === code ? null : code)}
           >
             <OutcomeMark mark={code} size={18} />
@@ -181,7 +188,7 @@ function Caseload({ page, you }: Props) {
             {next !== null && (
               <li>
                 <button type="button" className="btn w-full" onClick={() => void more()}>
-                  {t("caseload.showMore", { shown: shown.length, all })}
+                  {t("caseload.showMore", { shown: shown.length, all: inFigures(all) })}
                 </button>
               </li>
             )}

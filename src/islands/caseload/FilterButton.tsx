@@ -3,7 +3,7 @@ import type { ReactNode } from "react";
 interface Props {
   pressed: boolean;
   /** How many there are; left out where that is not counted. */
-  count?: number | undefined;
+  count?: number | string | undefined;
   onPress: () => void;
   children: ReactNode;
 }

@@ -110,8 +110,11 @@ export async function readPage(
   }));
 }
 
+/** Of each attention so many are counted: a clinic of thousands takes no longer than one of some hundreds. */
+export const countedTo = 300;
+
 /**
- * How many active episodes of a clinic stand at each attention. Along an index alone.
+ * How many active episodes of a clinic stand at each attention, as far as they are counted. Along an index alone.
  *
  * @param heldBy whom they are looked after by; null for all
  */
@@ -122,16 +125,22 @@ export async function countPlaces(
 ): Promise<Map<CaseloadRow["attention"], number>> {
   const of = heldBy === null ? "" : "AND held_by = ?";
   const key = heldBy === null ? "caseload_rows_page" : "caseload_rows_holder";
+  const values = [clinicId, ...(heldBy === null ? [] : [heldBy])];
+  const oneKind = (place: number, which: string) =>
+    `SELECT ${place} AS place, COUNT(*) AS count FROM
+       (SELECT 1 FROM caseload_rows FORCE INDEX (${key})
+         WHERE clinic_id = ? ${of} AND resting = FALSE AND place ${which} ${place} LIMIT ${countedTo}) AS of_place`;
+  const kinds = [...attentionCodes.keys()].map((place) => oneKind(place, "="));
   const [rows] = await db.execute<RowDataPacket[]>(
-    `SELECT place, COUNT(*) AS count FROM caseload_rows FORCE INDEX (${key})
-      WHERE clinic_id = ? ${of} AND resting = FALSE GROUP BY place`,
-    [clinicId, ...(heldBy === null ? [] : [heldBy])],
+    [...kinds, oneKind(attentionCodes.length, ">=")].join(" UNION ALL "),
+    [...kinds, null].flatMap(() => values),
   );
   const counts = new Map<CaseloadRow["attention"], number>();
   for (const row of rows) {
     // Of a place that no code has: a row that was never worked out yet.
     const code = attentionCodes[Number(row["place"])] ?? "unreadable";
-    counts.set(code, (counts.get(code) ?? 0) + Number(row["count"]));
+    const count = (counts.get(code) ?? 0) + Number(row["count"]);
+    if (count > 0) counts.set(code, Math.min(countedTo, count));
   }
   return counts;
 }

@@ -10,6 +10,7 @@ import { pool } from "~/server/db/connection";
 import { refused } from "~/server/http/problem";
 import type { StaffContext } from "~/server/staff-context";
 import {
+  countedTo,
   countPlaces,
   readPage,
   staleOf,
@@ -52,6 +53,7 @@ export async function readCaseload(staff: StaffContext, asked: CaseloadQuery = {
     next: next && inWords(next),
     count: [...counts.values()].reduce((sum, n) => sum + n, 0),
     counts: Object.fromEntries(counts),
+    countedTo,
     expected: expected.length,
   };
 }

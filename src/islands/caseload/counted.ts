@@ -1,0 +1,21 @@
+import type { CaseloadPage } from "~/contract/clinic";
+import { t } from "~/messages/say";
+
+/** How many there are; a kind is counted only so far, and then there are so many or more. */
+interface Counted {
+  readonly count: number;
+  readonly orMore: boolean;
+}
+
+/** How many of a kind the clinic has, or of every kind. */
+export function countedOf(
+  { count, counts, countedTo }: Pick<CaseloadPage, "count" | "counts" | "countedTo">,
+  kind: keyof CaseloadPage["counts"] | null,
+): Counted {
+  const of = kind === null ? Object.values(counts) : [counts[kind] ?? 0];
+  return { count: kind === null ? count : (counts[kind] ?? 0), orMore: of.some((n) => n >= countedTo) };
+}
+
+/** As it stands on a button. */
+export const inFigures = ({ count, orMore }: Counted): string =>
+  orMore ? t("caseload.orMore", { count }) : String(count);

@@ -2,7 +2,8 @@ import { seedDemo } from "~demo/seed";
 import { demoPassword, demoStaff } from "~demo/clinic";
 import mysql from "mysql2/promise";
 import { keepMissingWords } from "~/server/case/person-words";
-import { connectionOptions } from "~/server/db/connection";
+import { sweepCaseload } from "~/server/caseload/sweep-caseload";
+import { closePool, connectionOptions } from "~/server/db/connection";
 import { migrate } from "~/server/db/migrate";
 
 /**
@@ -19,13 +20,26 @@ try {
   for (const name of applied) process.stdout.write(`· applied ${name}\n`);
   await nameWords(ownerUrl);
   if (flags.includes("--demo")) {
-    if (await seedDemo(ownerUrl)) process.stdout.write("· put the invented clinic into the database\n");
+    if (await seedDemo(ownerUrl)) {
+      await workOut(ownerUrl);
+      process.stdout.write("· put the invented clinic into the database\n");
+    }
     const accounts = demoStaff.map((member) => member.email);
     process.stdout.write(`@demo ${JSON.stringify({ accounts, password: demoPassword })}\n`);
   }
 } catch (error) {
   process.stderr.write(`${(error as Error).message}\n`);
   process.exitCode = 1;
+}
+
+/** How everybody stands, before the first who asks. */
+async function workOut(url: string): Promise<void> {
+  process.env["DATABASE_URL"] = url;
+  try {
+    while ((await sweepCaseload()) > 0);
+  } finally {
+    await closePool();
+  }
 }
 
 /** People from before they were found by the words of their names. */

@@ -31,8 +31,8 @@ it("a week that takes the solver long is planned beside everything else, and sev
     expect(status).toBe(200);
     expect(body.placed.length).toBeGreaterThan(0);
   }
-  // A process that solved by itself would have answered nobody meanwhile.
-  expect(waits.length).toBeGreaterThan(20);
+  // A process that solved by itself would have answered before, between and after the three at most.
+  expect(waits.length).toBeGreaterThan(6);
 });
 
 it("more weeks at once than anybody waits for are told to come again; none fails", async () => {

@@ -8,7 +8,7 @@ import { violationsOf, wcag } from "~tests/harness/axe";
 import { OwnPhone } from "~tests/harness/own-phone";
 import { openStair, phone as phoneSize, pick, visit, visitor, type Visitor } from "~tests/harness/browser";
 
-const at = atBrowser();
+const at = atBrowser({ notifies: true });
 let patient: Visitor;
 let my: Page;
 let own: OwnPhone;

@@ -17,13 +17,15 @@ export interface AtBrowser {
 /**
  * Sets up a file of browser tests and clears away after it: the invented clinic on one server, and a clinician signed in.
  * A test after which their pages have complained (content policy, script or console error) fails.
+ *
+ * @param options.notifies whether the browser has to be able to show notifications
  */
-export function atBrowser({ signedIn = true } = {}): AtBrowser {
+export function atBrowser({ signedIn = true, notifies = false } = {}): AtBrowser {
   const at = {} as AtBrowser;
   beforeAll(async () => {
     at.servers = await startServers(1);
     at.url = at.servers.urls[0] as string;
-    at.browser = await startBrowser();
+    at.browser = await startBrowser({ notifies });
     at.person = await visitor(at.browser, at.url);
     at.page = at.person.page;
     if (signedIn) await signIn(at.page);

@@ -11,9 +11,13 @@ const flags = [
   "--disable-sync",
 ];
 
-/** Debian's Chromium, headless. */
-export function startBrowser(): Promise<Browser> {
-  return chromium.launch({ executablePath: "/usr/bin/chromium", args: flags });
+/**
+ * Debian's Chromium, headless: its shell, which draws the same pages with a quarter less work. The shell shows no notifications;
+ * a test of those asks for the whole browser.
+ */
+export function startBrowser({ notifies = false } = {}): Promise<Browser> {
+  const executablePath = notifies ? "/usr/bin/chromium" : "/usr/bin/chromium-headless-shell";
+  return chromium.launch({ executablePath, args: flags });
 }
 
 export interface Visitor {

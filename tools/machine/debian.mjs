@@ -16,8 +16,8 @@ const programs = {
   },
   chromium: {
     what: "the Chromium browser for the browser tests",
-    files: ["/usr/bin/chromium"],
-    packages: ["chromium"],
+    files: ["/usr/bin/chromium", "/usr/bin/chromium-headless-shell"],
+    packages: ["chromium", "chromium-headless-shell"],
   },
 };
 

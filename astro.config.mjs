@@ -20,7 +20,7 @@ const makersOfSchemas = [
 
 export default defineConfig({
   output: "server",
-  adapter: node({ mode: "standalone" }),
+  adapter: node({ mode: "middleware" }),
   integrations: [react()],
   trailingSlash: "never",
   devToolbar: { enabled: false },

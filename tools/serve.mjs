@@ -99,6 +99,8 @@ await runPlainly(async () => {
     if (Number(request.headers["content-length"] ?? 0) > largestBodyBytes) {
       return refuse(request, response, 413, "too-large", "The body is too large.");
     }
+    if (!isAddress(request.url ?? ""))
+      return refuse(request, response, 400, "address", "This is no address: a % stands for nothing in it.");
     files(request, response, () => compress(request, response, () => handler(request, response)));
   });
   server.requestTimeout = 30_000;
@@ -145,6 +147,16 @@ function setForwarding(request) {
   }
   const kept = Object.entries(request.headers).filter(([name]) => !/^(x-forwarded-|forwarded$)/.test(name));
   request.headers = Object.fromEntries(kept);
+}
+
+/** Whether an address can be read: what is escaped in it stands for letters. */
+function isAddress(url) {
+  try {
+    decodeURI(url.split("?")[0]);
+    return true;
+  } catch {
+    return false;
+  }
 }
 
 /** What this build is, in few letters: the names of its files stand for what is in them. */

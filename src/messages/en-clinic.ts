@@ -144,7 +144,7 @@ export const clinic = {
   "signIn.codeHelp": "Or one of your recovery codes.",
   "signIn.again": "Sign in again",
   "signIn.againSays":
-    "You were signed out meanwhile. What you typed is still here; it goes on as soon as you are in.",
+    "You were signed out meanwhile. What you typed waits here for a quarter of an hour, and goes on as soon as you are in.",
   "signIn.else": "Somebody else signs in",
   "person.heldBy": "Looked after by {name}",
   "person.heldByNobody": "Nobody is named who looks after it",

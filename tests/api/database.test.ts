@@ -6,7 +6,9 @@ import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { v7 as uuid } from "uuid";
 import { findLogin, findSession } from "~/server/auth/staff-repository";
 import { countedTo, countPlaces, readPage } from "~/server/caseload/caseload-repository";
-import type { Queryable } from "~/server/db/connection";
+import type { Connection as Transaction, Queryable } from "~/server/db/connection";
+import { makeDatabase } from "~/server/db/database";
+import { nodesOf } from "~/server/db/nodes";
 import { readParts } from "~/server/case/case-parts";
 import { bumpVersion, findEpisode, lockHeads } from "~/server/case/episode-repository";
 import { dropSessionDraft } from "~/server/episode/session-draft-repository";
@@ -159,6 +161,53 @@ it("of each kind people are counted so far and no further, however many there ar
     await owner.rollback();
     await owner.query("SET SESSION foreign_key_checks = 1");
   }
+});
+
+describe("what a transaction puts aside", () => {
+  const url = () => servers.database.appUrl;
+  const insert = "INSERT INTO leases (name, holder, expires_at) VALUES (?, ?, ?)";
+  const lease = (name: string) => [name, uuid(), "2026-03-10 09:00:00"];
+  const kept = async () => {
+    const [rows] = await owner.query<RowDataPacket[]>("SELECT name FROM leases WHERE name LIKE 'put-%'");
+    return rows.map(({ name }) => String(name)).sort();
+  };
+  const transaction = async (work: (db: Transaction) => Promise<unknown>) => {
+    const database = makeDatabase({ uri: url(), connectionLimit: 1 }, nodesOf(url()));
+    const db = await database.getConnection();
+    try {
+      return await work(db);
+    } finally {
+      db.giveBack(false);
+      await database.end();
+    }
+  };
+
+  it("goes with the next statement, which sees it; nobody else does before the end, and then all of it stands", async () => {
+    await transaction(async (db) => {
+      db.put(insert, lease("put-it's; END"));
+      db.put(insert, lease("put-?"));
+      const [rows] = await db.query<RowDataPacket[]>("SELECT name FROM leases WHERE name LIKE 'put-%'");
+      expect(rows).toHaveLength(2);
+      expect(await kept()).toEqual([]);
+      db.put(insert, lease("put-3"));
+      await db.commit();
+    });
+    expect(await kept()).toEqual(["put-3", "put-?", "put-it's; END"]);
+  });
+
+  it("takes everything with it where it fails, and goes nowhere where all is taken back", async () => {
+    const before = await kept();
+    await transaction(async (db) => {
+      db.put(insert, lease("put-4"));
+      db.put(insert, lease("put-3"));
+      await expect(db.commit()).rejects.toMatchObject({ errno: 1062 });
+      await db.rollback();
+      db.put(insert, lease("put-5"));
+      await db.rollback();
+      await db.commit();
+    });
+    expect(await kept()).toEqual(before);
+  });
 });
 
 describe("a lease", () => {

@@ -190,7 +190,18 @@ describe("what the database or the platform could not take is refused before", (
       });
     expect(await raw("TRACE", "/")).toBe(405);
     expect(await raw("PROPFIND", "/api/caseload")).toBe(405);
-    expect(await raw("GET", "/episodes/%E0%A4%A")).toBeLessThan(500);
+    for (const path of ["/episodes/%E0%A4%A", "/api/episodes/%E0%A4%A", "/_astro/%"])
+      expect([path, await raw("GET", path)]).toEqual([path, 400]);
+    for (const path of [
+      "//",
+      "/..",
+      "/%2e%2e/%2e%2e/package.json",
+      "/?%",
+      "/episodes//",
+      "/%00",
+      "/api/%2e%2e/x",
+    ])
+      expect([path, (await raw("GET", path)) < 500]).toEqual([path, true]);
   });
 });
 

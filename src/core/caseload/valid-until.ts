@@ -2,7 +2,8 @@ import { closesAfterHours, reportCountsHours } from "~/core/response/training-da
 import { localDay } from "~/core/schedule/local-day";
 import type { CaseFile } from "~/core/case/case-file";
 
-const hourMs = 3_600_000;
+const minuteMs = 60_000;
+const hourMs = 60 * minuteMs;
 const dayMs = 24 * hourMs;
 /** No rule looks further back from an instant than this; after it, the local date is all that changes anything. */
 const longestDays = 60;
@@ -57,14 +58,15 @@ function nextWholeDay(anchor: number, now: number): number {
   return (now - anchor) % dayMs === 0 ? now + 1 : exactly;
 }
 
-/** The first instant of the next local date, to the minute. */
+/** The first instant of the next local date: in every zone of today a whole minute. */
 function nextMidnight(asOf: string, zone: string): number {
   const today = localDay(asOf, zone);
-  let [low, high] = [Date.parse(asOf), Date.parse(asOf) + 26 * hourMs];
+  let low = Math.floor(Date.parse(asOf) / minuteMs);
+  let high = low + 26 * 60;
   while (high - low > 1) {
     const middle = Math.floor((low + high) / 2);
-    if (localDay(new Date(middle).toISOString(), zone) > today) high = middle;
+    if (localDay(new Date(middle * minuteMs).toISOString(), zone) > today) high = middle;
     else low = middle;
   }
-  return high;
+  return high * minuteMs;
 }

@@ -4,7 +4,7 @@ import type { AuditLine, AuditOutcome } from "~/contract/trust";
 import { t } from "~/messages/say";
 import type { Trail } from "~/server/facts/trail";
 import { addressAsking } from "~/server/asking";
-import { fromDatabaseTime, toDatabaseTime, type Queryable } from "~/server/db/connection";
+import { fromDatabaseTime, put, toDatabaseTime, type Queryable } from "~/server/db/connection";
 
 /** Notes who read or changed what, and of whose episode: ids only. */
 export async function writeAudit(
@@ -20,7 +20,8 @@ export async function writeAudit(
   },
   at: string,
 ): Promise<void> {
-  await db.execute(
+  await put(
+    db,
     `INSERT INTO audit_log
        (clinic_id, id, at, staff_id, action, object_kind, object_id, episode_id, phone_id, wrote, address, outcome)
      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,

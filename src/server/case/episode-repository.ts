@@ -1,5 +1,5 @@
 import type { RowDataPacket } from "mysql2";
-import { toDatabaseTime, fromDatabaseTime, type Queryable } from "~/server/db/connection";
+import { fromDatabaseTime, put, toDatabaseTime, type Queryable } from "~/server/db/connection";
 import { writtenOver } from "./overtaken";
 
 /** Which group of a norm's table somebody is compared with. */
@@ -119,26 +119,25 @@ export async function lockHeads(
 export class OtherEpisodes extends Error {}
 
 /**
- * Raises the version of the person's other episodes, one by one, so that nothing kept of them outlives what was written.
+ * The person's other episodes, of which nothing that is kept may outlive what is written into this one.
  *
  * @param remembered the person's episodes, in order, where they were not just looked up
  * @throws OtherEpisodes when those are not the ones that the person has
  */
-export async function bumpSiblings(
+export async function siblingsOf(
   db: Queryable,
   clinicId: string,
   personId: string,
   own: string,
   remembered: readonly string[] | null,
-  at: string,
-): Promise<void> {
+): Promise<string[]> {
   const [rows] = await db.execute<RowDataPacket[]>(
     "SELECT id FROM episodes WHERE clinic_id = ? AND person_id = ? ORDER BY id",
     [clinicId, personId],
   );
   const ids = rows.map((row) => String(row["id"]));
   if (remembered && ids.join() !== remembered.join()) throw new OtherEpisodes();
-  for (const id of ids) if (id !== own) await bumpVersion(db, clinicId, id, at);
+  return ids.filter((id) => id !== own);
 }
 
 /**
@@ -146,7 +145,8 @@ export async function bumpSiblings(
  * other index of the table begins with the clinic as well; on a small or young table the optimizer may take one of them and lock the heads of the whole clinic.
  */
 export async function bumpVersion(db: Queryable, clinicId: string, id: string, at: string): Promise<void> {
-  await db.execute(
+  await put(
+    db,
     `UPDATE episodes e FORCE INDEX (PRIMARY)
        LEFT JOIN caseload_rows c FORCE INDEX (PRIMARY) ON c.clinic_id = e.clinic_id AND c.episode_id = e.id
         SET e.version = e.version + 1, e.written_at = ?, c.valid_until = ?

@@ -48,7 +48,7 @@ export async function closePool(): Promise<void> {
   shared = undefined;
 }
 
-export type { Connection, Queryable } from "./database";
+export { put, type Connection, type Queryable } from "./database";
 
 /** An instant as MariaDB's DATETIME(3) in UTC. */
 export function toDatabaseTime(instant: string): string {

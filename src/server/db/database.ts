@@ -2,14 +2,23 @@ import { setTimeout as sleep } from "node:timers/promises";
 import mysql, { type Pool, type PoolConnection, type PoolOptions } from "mysql2/promise";
 import type { PoolConnection as CallbackConnection } from "mysql2";
 import { isAway, isConflict } from "./away";
+import { compound, type Statement } from "./compound";
 import { databaseTls } from "./database-tls";
 import type { NodeAddress } from "./nodes";
 
 /** What a repository needs: a pool or a connection inside a transaction. */
 export type Queryable = Pick<PoolConnection, "query" | "execute">;
 
-/** A connection for one transaction; whoever has it gives it back, or says that it is broken. */
+/**
+ * A connection for one transaction, which its first statement begins; whoever has it ends that, and gives the connection back or
+ * says that it is broken.
+ */
 export interface Connection extends Queryable {
+  /**
+   * Takes a statement whose outcome nobody asks for: it goes to the server with the next one, in one go. Should it fail, the next one
+   * fails by it.
+   */
+  readonly put: (sql: string, values: readonly unknown[]) => void;
   readonly commit: () => Promise<void>;
   readonly rollback: () => Promise<void>;
   readonly giveBack: (broken: boolean) => void;
@@ -68,12 +77,14 @@ export function makeDatabase(options: PoolOptions, nodes: readonly NodeAddress[]
     at(index).hangUp();
   };
 
-  /** Does something with a connection of the first server that has one. */
-  async function connected(): Promise<{ index: number; connection: PoolConnection }> {
+  /** A connection of the first server that has one. */
+  async function connected(
+    kind: "single" | "transactions" = "single",
+  ): Promise<{ index: number; connection: PoolConnection }> {
     for (let tried = 1; ; tried += 1) {
       const index = current;
       try {
-        return { index, connection: await at(index).pool.getConnection() };
+        return { index, connection: await at(index)[kind].getConnection() };
       } catch (error) {
         if (!isAway(error) || tried >= members.length) throw error;
         leave(index);
@@ -125,7 +136,7 @@ export function makeDatabase(options: PoolOptions, nodes: readonly NodeAddress[]
     execute: execute as Queryable["execute"],
     waitToTryAgain,
     getConnection: async () => {
-      const { index, connection } = await connected();
+      const { index, connection } = await connected("transactions");
       return transactional(connection, () => leave(index));
     },
     store: {
@@ -142,7 +153,10 @@ export function makeDatabase(options: PoolOptions, nodes: readonly NodeAddress[]
       if (!(await at(index).answers())) leave(index);
       if (current !== 0 && (await at(0).answers())) current = 0;
     },
-    end: async () => void (await Promise.all(members.map((member) => member.pool.end()))),
+    end: async () =>
+      void (await Promise.all(
+        members.flatMap(({ single, transactions }) => [single.end(), transactions.end()]),
+      )),
   };
 }
 
@@ -153,7 +167,10 @@ function named(host: string): Pick<PoolOptions, "host" | "ssl"> {
 }
 
 interface Member {
-  readonly pool: Pool;
+  /** Connections on which each statement stands for itself. */
+  readonly single: Pool;
+  /** Connections on which whatever comes is of one transaction until that is ended: none has to be begun. */
+  readonly transactions: Pool;
   /** Cuts every connection: whoever waits for an answer learns that none will come. */
   readonly hangUp: () => void;
   readonly answers: () => Promise<boolean>;
@@ -161,21 +178,26 @@ interface Member {
 
 function makeMember(options: PoolOptions, atFirst: string): Member {
   // The account and the database are the URL's; the server is this one.
-  const pool = mysql.createPool(options);
   const open = new Set<CallbackConnection>();
-  pool.pool.on("connection", (connection) => {
-    open.add(connection);
-    connection.once("end", () => open.delete(connection));
-    connection.query(atFirst);
-  });
+  const makePool = (first: string) => {
+    const pool = mysql.createPool(options);
+    pool.pool.on("connection", (connection) => {
+      open.add(connection);
+      connection.once("end", () => open.delete(connection));
+      connection.query(first);
+    });
+    return pool;
+  };
+  const single = makePool(atFirst);
   return {
-    pool,
+    single,
+    transactions: makePool(`${atFirst}, autocommit = 0`),
     hangUp: () => {
       for (const connection of open) socketOf(connection).destroy(gone());
       open.clear();
     },
     answers: async () => {
-      const connection = await pool.getConnection().catch(() => null);
+      const connection = await single.getConnection().catch(() => null);
       try {
         await connection?.query({ sql: "SELECT 1", timeout: lookMs });
         connection?.release();
@@ -197,17 +219,43 @@ const timed = (sql: unknown) =>
   ({ timeout: longestSilenceMs, ...(typeof sql === "string" ? { sql } : (sql as object)) }) as never;
 
 function transactional(connection: PoolConnection, leave: () => void): Connection {
-  const query = (sql: never, values?: never) => connection.query(timed(sql), values);
-  const execute = (sql: never, values?: never) => connection.execute(timed(sql), values);
+  const waiting: Statement[] = [];
+  /** What waits, and what comes after it. */
+  const send = async (...after: Statement[]) => {
+    const statements = [...waiting.splice(0), ...after];
+    if (statements.length === 0) return;
+    const { sql, values } = compound(statements);
+    await connection.query(timed(sql), values as never);
+  };
   return {
-    query: query as Queryable["query"],
-    execute: execute as Queryable["execute"],
-    commit: async () => void (await connection.query(timed("COMMIT"))),
-    rollback: async () => void (await connection.query(timed("ROLLBACK"))),
+    put: (sql, values) => void waiting.push({ sql, values }),
+    query: (async (sql: never, values?: never) => {
+      await send();
+      return connection.query(timed(sql), values);
+    }) as Queryable["query"],
+    execute: (async (sql: never, values?: never) => {
+      await send();
+      return connection.execute(timed(sql), values);
+    }) as Queryable["execute"],
+    commit: () => send({ sql: "COMMIT", values: [] }),
+    rollback: async () => {
+      waiting.length = 0;
+      await connection.query(timed("ROLLBACK"));
+    },
     giveBack: (broken) => {
       if (!broken) return connection.release();
       connection.destroy();
       leave();
     },
   };
+}
+
+/** Writes something whose outcome nobody asks for: within a transaction together with what comes next. */
+export async function put(
+  db: Queryable | Connection,
+  sql: string,
+  values: readonly unknown[],
+): Promise<void> {
+  if ("put" in db) db.put(sql, values);
+  else await db.query(sql, [...values] as never);
 }

@@ -4,10 +4,12 @@ import { pool, type Connection } from "./connection";
 /**
  * Runs `work` in one transaction and commits. Conflicts and lost connections are retried a few times; that is
  * safe because every write from a client carries an id of its own, so a repeat finds the first one's rows.
+ *
+ * @param begin what begins it, where that is more than its first statement
  */
 export async function inTransaction<T>(
   work: (connection: Connection) => Promise<T>,
-  begin = "START TRANSACTION",
+  begin?: string,
 ): Promise<T> {
   const since = Date.now();
   for (let tried = 1; ; tried += 1) {
@@ -24,11 +26,11 @@ export function inSnapshot<T>(work: (connection: Connection) => Promise<T>): Pro
   return inTransaction(work, "START TRANSACTION WITH CONSISTENT SNAPSHOT, READ ONLY");
 }
 
-async function once<T>(work: (connection: Connection) => Promise<T>, begin: string): Promise<T> {
+async function once<T>(work: (connection: Connection) => Promise<T>, begin?: string): Promise<T> {
   const connection = await pool().getConnection();
   let broken = false;
   try {
-    await connection.query(begin);
+    if (begin !== undefined) await connection.query(begin);
     const result = await work(connection);
     await connection.commit();
     return result;

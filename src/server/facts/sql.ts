@@ -1,5 +1,5 @@
 import type { RowDataPacket } from "mysql2";
-import type { Queryable } from "~/server/db/connection";
+import { put, type Queryable } from "~/server/db/connection";
 import { t } from "~/messages/say";
 import type { Writer } from "~/server/writer";
 import type { Columns, FactDefinition, FactOf } from "./fact";
@@ -119,7 +119,7 @@ export async function appendFacts<C extends Columns>(
       return value === undefined ? null : toDatabase(value);
     }),
   ]);
-  await db.query(`INSERT INTO ${table} (${digestColumns(definition).join(", ")}) VALUES ?`, [rows]);
+  await put(db, `INSERT INTO ${table} (${digestColumns(definition).join(", ")}) VALUES ?`, [rows]);
   w.trail.push(...trailOf(definition, rows));
   const names = digestColumns(definition);
   w.facts?.push(...rows.map((values) => ({ table, fact: asRead(w, definition, names, values) })));

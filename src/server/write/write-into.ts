@@ -13,10 +13,10 @@ import { episodeOfFact, type Writing } from "~/server/facts/sql";
 import { ApiProblem, notFound } from "~/server/http/problem";
 import { keptHead, loadCases, noteAppended, reloadAfter } from "~/server/case/case-loader";
 import {
-  bumpSiblings,
   bumpVersion,
   findEpisode,
   lockHeads,
+  siblingsOf,
   type EpisodeHead,
 } from "~/server/case/episode-repository";
 import { isKnownTwin, type Sent } from "~/server/receipt/known-twin";
@@ -126,10 +126,11 @@ async function inEpisode<R>(
         ...(phoneId ? { phoneId } : {}),
       };
       const scope = { db, writing, loaded };
+      const siblings = isOfPerson
+        ? await siblingsOf(db, clinicId, head.personId, episodeId, isRemembered ? ids : null)
+        : [];
       await append(scope);
-      await bumpVersion(db, clinicId, episodeId, at);
-      if (isOfPerson)
-        await bumpSiblings(db, clinicId, head.personId, episodeId, isRemembered ? ids : null, at);
+      for (const id of [episodeId, ...siblings]) await bumpVersion(db, clinicId, id, at);
       const line = { action, kind: facts[of].table, id: body.id, episodeId, wrote: writing.trail };
       await writeAudit(db, writer, line, at);
       return conclude(scope);

@@ -192,16 +192,8 @@ describe("what the database or the platform could not take is refused before", (
     expect(await raw("PROPFIND", "/api/caseload")).toBe(405);
     for (const path of ["/episodes/%E0%A4%A", "/api/episodes/%E0%A4%A", "/_astro/%"])
       expect([path, await raw("GET", path)]).toEqual([path, 400]);
-    for (const path of [
-      "//",
-      "/..",
-      "/%2e%2e/%2e%2e/package.json",
-      "/?%",
-      "/episodes//",
-      "/%00",
-      "/api/%2e%2e/x",
-    ])
-      expect([path, (await raw("GET", path)) < 500]).toEqual([path, true]);
+    const odd = ["//", "/..", "/%2e%2e/%2e%2e/package.json", "/?%", "/episodes//", "/%00", "/api/%2e%2e/x"];
+    for (const path of odd) expect([path, (await raw("GET", path)) < 500]).toEqual([path, true]);
   });
 });
 

@@ -10,7 +10,6 @@ import { pathToFileURL } from "node:url";
 import { inRepository } from "./machine/root.mjs";
 import { PlainFailure, runPlainly } from "./machine/say.mjs";
 
-process.env.ASTRO_NODE_AUTOSTART = "disabled";
 process.env.NODE_ENV ??= "production";
 
 const port = Number(process.env.PORT || 4321);

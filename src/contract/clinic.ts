@@ -105,7 +105,7 @@ export const CaseloadPage = Type.Object(
     rows: Type.Array(CaseloadRow),
     /** What asks for the rows after these; null at the end. */
     next: Type.Union([Type.String(), Type.Null()]),
-    /** How many there are in the whole clinic, of each kind too: counted as far as `countedTo` of a kind, which stands for that many or more. */
+    /** How many there are in the whole clinic, of each kind too; a kind is counted as far as `countedTo`, and then there are so many or more. */
     count: Type.Integer(),
     counts: Type.Partial(Type.Record(Attention, Type.Integer())),
     countedTo: Type.Integer(),

@@ -184,7 +184,8 @@ function makeMember(options: PoolOptions, atFirst: string): Member {
     pool.pool.on("connection", (connection) => {
       open.add(connection);
       connection.once("end", () => open.delete(connection));
-      connection.query(first);
+      // On one that could not be set up a transaction might be none: whatever waits for it is told that it is gone.
+      connection.query(first, (error) => void (error && socketOf(connection).destroy(gone())));
     });
     return pool;
   };

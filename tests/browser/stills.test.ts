@@ -86,18 +86,23 @@ it("by mouse, then once more by keyboard: the angles that were drawn, how far bo
   const { page } = at;
   const buffer = await drawnPicture(page);
   await openWith({ name: "squat.png", mimeType: "image/png", buffer });
-  const box = await panel().getByTestId("still").boundingBox();
-  if (!box) throw new Error("the picture is shown");
-  const scale = Math.min(box.width / size.width, box.height / size.height);
-  const left = box.x + (box.width - size.width * scale) / 2;
   for (const [name, target] of Object.entries(joints)) {
-    const spot = await point(name as Joint).boundingBox();
-    if (!spot) throw new Error(`${name} is shown`);
+    // Looked at anew for each: a letter that comes late may have moved the picture.
+    const [box, spot] = await Promise.all([
+      panel().getByTestId("still").boundingBox(),
+      point(name as Joint).boundingBox(),
+    ]);
+    if (!box || !spot) throw new Error(`${name} is shown`);
+    const scale = Math.min(box.width / size.width, box.height / size.height);
+    const left = box.x + (box.width - size.width * scale) / 2;
     await page.mouse.move(spot.x + spot.width / 2, spot.y + spot.height / 2);
     await page.mouse.down();
     await page.mouse.move(left + target.x * scale, box.y + target.y * scale, { steps: 4 });
     expect(await panel().getByTestId("glass").count()).toBe(1);
     await page.mouse.up();
+    const [x = NaN, y = NaN] =
+      (await point(name as Joint).getAttribute("aria-label"))?.match(/\d+/g)?.map(Number) ?? [];
+    expect(Math.hypot(x - target.x, y - target.y), name).toBeLessThan(3);
   }
   const read = async () => Promise.all([0, 1, 2].map(async (row) => Number.parseFloat(await angle(row))));
   const [knee = NaN, drop = NaN, lean = NaN] = await read();

@@ -7,13 +7,14 @@ interface Counted {
   readonly orMore: boolean;
 }
 
-/** How many of a kind the clinic has, or of every kind. */
+/** How many of a kind the clinic has, or of every kind; "or more" is said of whole hundreds. */
 export function countedOf(
   { count, counts, countedTo }: Pick<CaseloadPage, "count" | "counts" | "countedTo">,
   kind: keyof CaseloadPage["counts"] | null,
 ): Counted {
-  const of = kind === null ? Object.values(counts) : [counts[kind] ?? 0];
-  return { count: kind === null ? count : (counts[kind] ?? 0), orMore: of.some((n) => n >= countedTo) };
+  const found = kind === null ? count : (counts[kind] ?? 0);
+  const orMore = (kind === null ? Object.values(counts) : [found]).some((n) => n >= countedTo);
+  return { count: orMore ? found - (found % 100) : found, orMore };
 }
 
 /** As it stands on a button. */

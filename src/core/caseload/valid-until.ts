@@ -1,9 +1,9 @@
 import { closesAfterHours, reportCountsHours } from "~/core/response/training-day-state";
-import { localDay } from "~/core/schedule/local-day";
+import { addDays, localDay } from "~/core/schedule/local-day";
+import { instantOfLocal } from "~/core/schedule/local-time";
 import type { CaseFile } from "~/core/case/case-file";
 
-const minuteMs = 60_000;
-const hourMs = 60 * minuteMs;
+const hourMs = 3_600_000;
 const dayMs = 24 * hourMs;
 /** No rule looks further back from an instant than this; after it, the local date is all that changes anything. */
 const longestDays = 60;
@@ -18,7 +18,7 @@ const longestDays = 60;
 export function validUntil(file: CaseFile): string {
   const now = Date.parse(file.asOf);
   const later = [
-    nextMidnight(file.asOf, file.zone),
+    Date.parse(instantOfLocal(`${addDays(localDay(file.asOf, file.zone), 1)}T00:00`, file.zone)),
     ...file.sessions.flatMap(({ at }) => [
       Date.parse(at) + closesAfterHours * hourMs,
       Date.parse(at) + reportCountsHours * hourMs + 1,
@@ -56,17 +56,4 @@ function nextWholeDay(anchor: number, now: number): number {
   const days = Math.floor((now - anchor) / dayMs) + 1;
   const exactly = anchor + days * dayMs;
   return (now - anchor) % dayMs === 0 ? now + 1 : exactly;
-}
-
-/** The first instant of the next local date: in every zone of today a whole minute. */
-function nextMidnight(asOf: string, zone: string): number {
-  const today = localDay(asOf, zone);
-  let low = Math.floor(Date.parse(asOf) / minuteMs);
-  let high = low + 26 * 60;
-  while (high - low > 1) {
-    const middle = Math.floor((low + high) / 2);
-    if (localDay(new Date(middle * minuteMs).toISOString(), zone) > today) high = middle;
-    else low = middle;
-  }
-  return high * minuteMs;
 }

@@ -47,6 +47,7 @@ function Caseload({ page, you }: Props) {
   );
   const present = attentionCodes.filter((code) => (counts[code] ?? 0) > 0);
   const all = countedOf(read, only);
+  const stated = named || today ? { count: shown.length, orMore: false } : all;
 
   /** Another part of the list; a review of the part before ends. */
   const narrow = (to: Asked) => {
@@ -95,9 +96,7 @@ function Caseload({ page, you }: Props) {
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <h1 className="text-2xl font-bold">{t("caseload.title")}</h1>
         <p className="text-base-content/75">
-          {!named && !today && all.orMore
-            ? t("caseload.countOrMore", { shown: all.count })
-            : t("caseload.count", { shown: named || today ? shown.length : all.count })}
+          {t(stated.orMore ? "caseload.countOrMore" : "caseload.count", { shown: stated.count })}
         </p>
         <SearchBox
           label={t("caseload.find")}

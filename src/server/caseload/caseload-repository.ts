@@ -130,10 +130,11 @@ export async function countPlaces(
     `SELECT ${place} AS place, COUNT(*) AS count FROM
        (SELECT 1 FROM caseload_rows FORCE INDEX (${key})
          WHERE clinic_id = ? ${of} AND resting = FALSE AND place ${which} ${place} LIMIT ${countedTo}) AS of_place`;
-  const kinds = [...attentionCodes.keys()].map((place) => oneKind(place, "="));
+  const known = [...attentionCodes.keys()].map((place) => oneKind(place, "="));
+  const kinds = [...known, oneKind(attentionCodes.length, ">=")];
   const [rows] = await db.execute<RowDataPacket[]>(
-    [...kinds, oneKind(attentionCodes.length, ">=")].join(" UNION ALL "),
-    [...kinds, null].flatMap(() => values),
+    kinds.join(" UNION ALL "),
+    kinds.flatMap(() => values),
   );
   const counts = new Map<CaseloadRow["attention"], number>();
   for (const row of rows) {

@@ -1,3 +1,4 @@
+/// <reference types="astro/client" />
 /// <reference types="w3c-web-serial" />
 declare namespace App {
   interface Locals {

@@ -7,7 +7,7 @@ import { withOwner } from "./machine/reach-database.mjs";
 import { PlainFailure, runPlainly, say } from "./machine/say.mjs";
 
 await runPlainly(async () => {
-  ensurePackages();
+  await ensurePackages();
   const [name] = process.argv.slice(2);
   if (!name) throw new PlainFailure("Say where: npm run backup -- /somewhere/safe/clinic.sql.gz");
   const file = path.resolve(name);

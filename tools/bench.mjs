@@ -14,8 +14,8 @@ import { inRepository } from "./machine/root.mjs";
 import { runPlainly, say } from "./machine/say.mjs";
 
 await runPlainly(async () => {
-  ensurePackages();
-  ensurePrograms(["mariadb", "chromium", "galera"]);
+  await ensurePackages();
+  await ensurePrograms(["mariadb", "chromium", "galera"]);
   await ensureBuild();
   const folder = mkdtempSync(path.join(os.tmpdir(), "stair-bench-"));
   const database = await startMariaDb(path.join(folder, "db"), { keepRunning: false, quiet: true });

@@ -16,8 +16,8 @@ import { stopsOf } from "./machine/stopping.mjs";
 const processes = 2;
 
 await runPlainly(async () => {
-  ensurePackages();
-  ensurePrograms(["mariadb", "galera"]);
+  await ensurePackages();
+  await ensurePrograms(["mariadb", "galera"]);
   const folder = path.join(dataFolder(), "cluster");
   const release = claimFolder(folder);
   process.once("exit", release);

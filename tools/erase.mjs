@@ -5,7 +5,7 @@ import { withOwner } from "./machine/reach-database.mjs";
 import { runPlainly, say } from "./machine/say.mjs";
 
 await runPlainly(async () => {
-  ensurePackages();
+  await ensurePackages();
   await withOwner((url) => process.stdout.write(runTool("erase.ts", [], { DATABASE_OWNER_URL: url })));
   say("what was written into backups before stays there until those are thrown away");
 });

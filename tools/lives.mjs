@@ -4,8 +4,8 @@ import { ensurePackages } from "./machine/packages.mjs";
 import { inRepository, repositoryRoot } from "./machine/root.mjs";
 import { PlainFailure, runPlainly, say } from "./machine/say.mjs";
 
-await runPlainly(() => {
-  ensurePackages();
+await runPlainly(async () => {
+  await ensurePackages();
   const [lives = "10000", seed = "31"] = process.argv.slice(2);
   if (!/^[1-9]\d*$/.test(lives) || !/^\d+$/.test(seed))
     throw new PlainFailure("Give how many lives, and a seed, as whole numbers: npm run test:lives -- 500 7");

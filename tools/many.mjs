@@ -5,7 +5,7 @@ import { withOwner } from "./machine/reach-database.mjs";
 import { PlainFailure, runPlainly } from "./machine/say.mjs";
 
 await runPlainly(async () => {
-  ensurePackages();
+  await ensurePackages();
   const numbers = process.argv.slice(2);
   if (!numbers.every((text) => /^[1-9]\d*$/.test(text)))
     throw new PlainFailure(

@@ -143,7 +143,7 @@ function writeLine({ name, mutants, noticed }) {
 }
 
 await runPlainly(async () => {
-  ensurePackages();
+  await ensurePackages();
   const wanted = process.argv.slice(2);
   const unknown = wanted.find((name) => !(name in rooms));
   if (unknown)

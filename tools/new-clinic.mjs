@@ -14,7 +14,7 @@ const questions = [
 ];
 
 await runPlainly(async () => {
-  ensurePackages();
+  await ensurePackages();
   const given = process.argv.slice(2);
   if (given.length < questions.length) {
     const ask = createInterface({ input: process.stdin, output: process.stdout });

@@ -11,7 +11,7 @@ import { inRepository } from "./machine/root.mjs";
 import { PlainFailure, runPlainly, say } from "./machine/say.mjs";
 
 await runPlainly(async () => {
-  ensurePackages();
+  await ensurePackages();
   const { positionals, values } = readArguments();
   const [name] = positionals;
   if (!name || !existsSync(name))

@@ -13,8 +13,8 @@ const drawing = ["src", "tests/reference", "demo"].flatMap((room) =>
     ),
 );
 
-await runPlainly(() => {
-  ensurePackages();
+await runPlainly(async () => {
+  await ensurePackages();
   const [seeds = "10", first = String(Date.now() % 1_000_000)] = process.argv.slice(2);
   if (!/^[1-9]\d*$/.test(seeds) || !/^\d+$/.test(first))
     throw new PlainFailure(

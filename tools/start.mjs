@@ -33,7 +33,7 @@ await runPlainly(async () => {
   const stops = stopsOf(release);
 
   try {
-    ensurePackages();
+    await ensurePackages();
     const database = process.env.DATABASE_URL ? givenDatabase() : await privateDatabase(folder);
     stops.add(database.stop);
     const demo = prepareDatabase(database);
@@ -75,7 +75,7 @@ await runPlainly(async () => {
 });
 
 async function privateDatabase(folder) {
-  ensurePrograms(["mariadb"]);
+  await ensurePrograms(["mariadb"]);
   if (flags.has("--reset-demo")) {
     say("removing the old data");
     await (await startMariaDb(folder, { keepRunning: false, quiet: true })).stop();

@@ -1,10 +1,11 @@
 // Everything needed to run all tests on a bare machine: `npm test`, or one suite: `npm run test:api`.
-import { spawn, spawnSync } from "node:child_process";
+import { spawnSync } from "node:child_process";
 import { mkdtempSync, readFileSync, rmSync } from "node:fs";
 import os from "node:os";
 import path from "node:path";
 import { ensureBuild } from "./machine/build.mjs";
 import { ensurePrograms } from "./machine/debian.mjs";
+import { ended } from "./machine/ended.mjs";
 import { ensurePackages } from "./machine/packages.mjs";
 import { inRepository, repositoryRoot } from "./machine/root.mjs";
 import { makeTemplate } from "./machine/template.mjs";
@@ -14,14 +15,26 @@ const bin = (name) => inRepository("node_modules/.bin", name);
 const scratch = mkdtempSync(path.join(os.tmpdir(), "stair-test-"));
 
 /** A check that either passes or fails as a whole. */
-const checks = {
-  format: { says: "formatting", command: [bin("prettier"), "--check", "--log-level", "warn", "."] },
-  lint: { says: "lint", command: [bin("eslint"), "."] },
-  pages: {
-    says: "types of code and pages",
-    command: [bin("astro"), "check", "--minimumSeverity", "warning", "--noSync"],
+const checks = [
+  { says: "formatting", command: [bin("oxfmt"), "--check"] },
+  {
+    says: "formatting of the pages",
+    command: [bin("prettier"), "--check", "--log-level", "warn", "src/**/*.astro"],
   },
-};
+  { says: "lint", command: [bin("oxlint"), "--format", "unix"] },
+  { says: "lint of floors and pages", command: [bin("eslint"), "src"] },
+  {
+    says: "types",
+    command: [process.execPath, inRepository("node_modules/typescript-native/bin/tsc"), "--noEmit"],
+  },
+  {
+    says: "types of the pages",
+    command: [
+      bin("astro"),
+      ...["check", "--minimumSeverity", "warning", "--noSync", "--tsconfig", "tsconfig.pages.json"],
+    ],
+  },
+];
 const suites = {
   unit: { says: "unit and reference tests", programs: [], build: false },
   api: { says: "API tests against MariaDB, two processes", programs: ["mariadb"], build: true },
@@ -51,28 +64,26 @@ function run(command, env = {}) {
 }
 
 /** Runs a check beside others and shows what it said once it has ended, so that their words do not mix. */
-function runCheck({ says, command: [file, ...args] }) {
-  return new Promise((resolve) => {
-    const child = spawn(file, args, {
-      cwd: repositoryRoot,
-      stdio: ["ignore", "pipe", "pipe"],
-      env: { ...process.env, ASTRO_TELEMETRY_DISABLED: "1" },
-    });
-    const output = [];
-    for (const stream of [child.stdout, child.stderr]) stream.on("data", (chunk) => output.push(chunk));
-    child.once("close", (status) => {
-      const said = Buffer.concat(output).toString();
-      say(says);
-      process.stdout.write(said);
-      if (status === 0) resolve({ passed: 1, failed: 0 });
-      else resolve({ passed: 0, failed: 1, failures: [`${says}\n${firstLines(said)}`] });
-    });
+async function runCheck({ says, command: [file, ...args] }) {
+  const { status, said } = await ended(file, args, {
+    cwd: repositoryRoot,
+    stdio: ["ignore", "pipe", "pipe"],
+    env: { ...process.env, ASTRO_TELEMETRY_DISABLED: "1" },
   });
+  say(says);
+  process.stdout.write(said);
+  if (status === 0) return { passed: 1, failed: 0 };
+  return { passed: 0, failed: 1, failures: [`${says}\n${firstLines(said)}`] };
+}
+
+/** Looks at the code while the application is built: neither needs the other, and there are two processors. */
+async function runChecks() {
+  const [, ...results] = await Promise.all([ensureBuild(), ...checks.map(runCheck)]);
+  return results;
 }
 
 async function runSuite(name) {
   const { says, programs, build } = suites[name];
-  ensurePrograms(programs);
   if (build) await ensureBuild();
   if (programs.includes("mariadb")) process.env.STAIR_TEST_TEMPLATE ??= await makeTemplate(scratch);
   say(says);
@@ -118,13 +129,11 @@ await runPlainly(async () => {
   const unknown = wanted.find((name) => !(name in suites));
   if (unknown)
     throw new PlainFailure(`${unknown} is not a suite; there are ${Object.keys(suites).join(", ")}.`);
-  ensurePackages();
-  const results = [];
-  if (wanted.length === 0) {
-    run([bin("astro"), "sync", "--silent"]);
-    results.push(...(await Promise.all(Object.values(checks).map(runCheck))));
-  }
-  for (const name of wanted.length > 0 ? wanted : usual) results.push(await runSuite(name));
+  const names = wanted.length > 0 ? wanted : usual;
+  const programs = [...new Set(names.flatMap((name) => suites[name].programs))];
+  await Promise.all([ensurePackages(), ensurePrograms(programs)]);
+  const results = wanted.length === 0 ? await runChecks() : [];
+  for (const name of names) results.push(await runSuite(name));
   rmSync(scratch, { recursive: true, force: true });
   for (const failure of results.flatMap((result) => result.failures ?? []))
     process.stdout.write(`\n✗ ${failure}\n`);

@@ -7,7 +7,7 @@ import { withOwner } from "./machine/reach-database.mjs";
 import { runPlainly } from "./machine/say.mjs";
 
 await runPlainly(async () => {
-  ensurePackages();
+  await ensurePackages();
   await withOwner((url, recordKey) => {
     const { status } = spawnSync(
       process.execPath,

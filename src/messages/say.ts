@@ -21,7 +21,7 @@ const everyValue: ProxyHandler<Values> = {
 export function t(key: MessageKey, values: Values = {}): string {
   const word = wordOf(key);
   if (word === undefined) {
-    // eslint-disable-next-line no-console -- a word that is missing in the browser is a fault of the build, and tests listen
+    // oxlint-disable-next-line no-console -- a word that is missing in the browser is a fault of the build, and tests listen
     console.error(`no words for ${key}`);
     return key;
   }

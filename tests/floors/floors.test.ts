@@ -45,6 +45,29 @@ describe("lint keeps the floors: an import from a higher floor fails", () => {
   });
 });
 
+// OWASP ASVS 5 3.2.2.
+describe("text is put in as text, never as HTML", () => {
+  it.each([
+    [
+      "src/islands/new-thing.tsx",
+      "export const Thing = ({ said }: { said: string }) => <p dangerouslySetInnerHTML={{ __html: said }} />;\n",
+      "no-restricted-syntax",
+    ],
+    [
+      "src/islands/new-thing.tsx",
+      "export const put = (box: Element, said: string) => {\n  box.innerHTML = said;\n};\n",
+      "no-restricted-syntax",
+    ],
+    [
+      "src/pages/new.astro",
+      "---\nconst said = '';\n---\n<p set:html={said} />\n",
+      "astro/no-set-html-directive",
+    ],
+  ])("%s may not say %j", async (file, text, rule) => {
+    expect(await broken(file, text)).toContain(rule);
+  });
+});
+
 describe("the core has no interface, no input and output, no clock and no chance", () => {
   it.each(["node:fs", "react", "astro", "mysql2/promise", "astro:middleware"])(
     "may not import %s",

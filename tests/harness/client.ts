@@ -4,7 +4,7 @@ export interface Reply {
   readonly status: number;
   readonly headers: Headers;
   // Bodies are whatever the endpoint under test answers; each test says what it expects of them.
-  // eslint-disable-next-line @typescript-eslint/no-explicit-any
+  // oxlint-disable-next-line typescript/no-explicit-any
   readonly body: any;
 }
 

@@ -58,7 +58,7 @@ export async function tellAtSpeed(staff: Client, load: PhoneLoad): Promise<Told>
   const { urls, people, aSecond, forSeconds, replayEvery, meanwhile } = load;
   const sources: Awaited<ReturnType<typeof somebody>>[] = [];
   for (let n = 0; n < people; n += 1) sources.push(await somebody(staff));
-  const { asOf } = (await sources[0]?.phone.get("/api/phone"))?.body as PhoneView;
+  const plan = (await sources[0]?.phone.get("/api/phone"))?.body as PhoneView;
   const took: number[] = [];
   let [resent, replayed] = [0, 0];
   const urlOf = (turn: number) => urls[turn % urls.length] as string;
@@ -89,8 +89,8 @@ export async function tellAtSpeed(staff: Client, load: PhoneLoad): Promise<Told>
       effort: 5,
       faults: [],
     }));
-    const occurredAt = new Date(Date.parse(asOf) - 1000 * (n + 1)).toISOString();
-    const body = { id, occurredAt, sentAt: asOf, painBefore: 1, items: [{ itemId, sets }] };
+    const occurredAt = new Date(Date.parse(plan.asOf) - 1000 * (n + 1)).toISOString();
+    const body = { id, occurredAt, sentAt: plan.asOf, painBefore: 1, items: [{ itemId, sets }] };
     const began = Date.now();
     const reply = await deliver(phone, body, n);
     took[n] = Date.now() - began;

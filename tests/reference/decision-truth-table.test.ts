@@ -46,7 +46,7 @@ const signal = { code: "calf-hot", scope: "plan" as const, raisedAt: march(8, "1
 
 type Row = [what: string, input: DecideInput, outcome: string, rule: string];
 
-// prettier-ignore
+// oxfmt-ignore
 const table: Row[] = [
   // Step up: the run of good days and everything else a step asks for.
   ["two good days", stepUp({ trainingDays: two() }), "step-up", "step-up"],

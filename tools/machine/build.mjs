@@ -1,6 +1,6 @@
-import { spawnSync } from "node:child_process";
 import { existsSync } from "node:fs";
 import { compressFolder } from "./compress.mjs";
+import { ended } from "./ended.mjs";
 import { fingerprint, isMarked, mark } from "./fingerprint.mjs";
 import { inRepository, repositoryRoot } from "./root.mjs";
 import { addPhoneWorker } from "../build/phone-worker.mjs";
@@ -23,17 +23,17 @@ export async function ensureBuild() {
   const wanted = fingerprint(inputs);
   if (isMarked(markFile, wanted) && existsSync(inRepository("dist/server/entry.mjs"))) return;
   say("building the application");
-  const result = spawnSync(
+  const { status, said } = await ended(
     process.execPath,
     [inRepository("node_modules/astro/astro.js"), "build", "--silent"],
     {
       cwd: repositoryRoot,
-      encoding: "utf8",
+      stdio: ["ignore", "pipe", "pipe"],
       env: { ...process.env, ASTRO_TELEMETRY_DISABLED: "1", NODE_ENV: "production" },
     },
   );
-  if (result.status !== 0) {
-    throw new PlainFailure(`The application could not be built:\n${result.stdout}\n${result.stderr}`);
+  if (status !== 0) {
+    throw new PlainFailure(`The application could not be built:\n${said}`);
   }
   await addPhoneWorker(inRepository("dist/client"));
   compressFolder(inRepository("dist/client"));

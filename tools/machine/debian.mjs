@@ -1,5 +1,5 @@
-import { spawnSync } from "node:child_process";
 import { existsSync } from "node:fs";
+import { ended } from "./ended.mjs";
 import { PlainFailure, say } from "./say.mjs";
 
 /** Programs the product needs, where Debian puts them, and the packages that bring them. */
@@ -22,7 +22,7 @@ const programs = {
 };
 
 /** Makes sure that the named programs are installed; as root it installs them by itself. */
-export function ensurePrograms(names) {
+export async function ensurePrograms(names) {
   const missing = names.map((name) => programs[name]).filter((p) => !p.files.every(existsSync));
   if (missing.length === 0) return;
   const packages = missing.flatMap((p) => p.packages);
@@ -34,11 +34,11 @@ export function ensurePrograms(names) {
     );
   }
   say(`installing ${what} from Debian's packages`);
-  const result = spawnSync("sh", ["-c", command], {
+  const { status } = await ended("sh", ["-c", command], {
     stdio: ["ignore", "ignore", "inherit"],
     env: { ...process.env, DEBIAN_FRONTEND: "noninteractive" },
   });
-  if (result.status !== 0 || !missing.every((p) => p.files.every(existsSync))) {
+  if (status !== 0 || !missing.every((p) => p.files.every(existsSync))) {
     throw new PlainFailure(`Installing ${what} failed. Run '${command}' by hand and read what it says.`);
   }
 }

@@ -15,7 +15,7 @@ import { databaseSecrets } from "./secrets.mjs";
 export async function withOwner(work) {
   const given = process.env.DATABASE_OWNER_URL || process.env.DATABASE_URL;
   if (given) return work(given, process.env.RECORD_KEY);
-  ensurePrograms(["mariadb"]);
+  await ensurePrograms(["mariadb"]);
   const folder = dataFolder();
   const running = runningUrl(folder);
   if (running) return work(running, databaseSecrets(folder).record);

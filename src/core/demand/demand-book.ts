@@ -12,7 +12,8 @@ export interface AskedBody extends BodySize {
 }
 
 export type Told = { /** The exercise with what it is known to ask. */ readonly exercise: Exercise } & (
-  { readonly ok: true; readonly demand: Demand } | { readonly ok: false; readonly why: string }
+  | { readonly ok: true; readonly demand: Demand }
+  | { readonly ok: false; readonly why: string }
 );
 
 /** Tells what prescriptions ask of one body. */

@@ -36,14 +36,21 @@ export interface DrawnDemand {
   readonly holdingHands: 0 | 1 | 2;
   /** The parts it lies on, sits on, or kneels on. */
   readonly lies: readonly (
-    "supine" | "prone" | "side-lying" | "sitting" | "kneeling" | "hands-and-knees" | "standing"
+    | "supine"
+    | "prone"
+    | "side-lying"
+    | "sitting"
+    | "kneeling"
+    | "hands-and-knees"
+    | "standing"
   )[];
   /** On how many feet it comes down after having left the ground; 0 when it never does. */
   readonly landsOn: 0 | 1 | 2;
 }
 
 export type DrawnDemandOrWhy =
-  { readonly ok: true; readonly demand: DrawnDemand } | { readonly ok: false; readonly why: string };
+  | { readonly ok: true; readonly demand: DrawnDemand }
+  | { readonly ok: false; readonly why: string };
 
 /** Feet farther apart than this share of the height, one ahead of the other, are a staggered stance. */
 const staggeredApart = 0.075;

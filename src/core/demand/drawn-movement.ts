@@ -13,7 +13,8 @@ export interface Moment {
 }
 
 export type DrawnMovement =
-  { readonly ok: true; readonly moments: readonly Moment[] } | { readonly ok: false; readonly why: string };
+  | { readonly ok: true; readonly moments: readonly Moment[] }
+  | { readonly ok: false; readonly why: string };
 
 /** Looks at a movement between two keys; joint angles turn round within less than a degree of these (measured by a test). */
 const looksBetweenKeys = 16;

@@ -14,7 +14,16 @@ export type Prop =
   | {
       readonly kind: "block";
       readonly what:
-        "box" | "step" | "bench" | "table" | "pad" | "pillow" | "mat" | "seat" | "machine" | "rail";
+        | "box"
+        | "step"
+        | "bench"
+        | "table"
+        | "pad"
+        | "pillow"
+        | "mat"
+        | "seat"
+        | "machine"
+        | "rail";
       readonly x: Span;
       readonly y: Span;
       readonly z: Span;

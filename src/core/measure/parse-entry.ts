@@ -2,7 +2,12 @@ import type { Measure } from "./measure";
 
 /** Why a typed value cannot be taken; `unusual` can, once somebody has said that it is meant. */
 export type EntryFault =
-  "not-a-number" | "not-whole" | "too-low" | "too-high" | "unknown-unit" | "not-a-grade";
+  | "not-a-number"
+  | "not-whole"
+  | "too-low"
+  | "too-high"
+  | "unknown-unit"
+  | "not-a-grade";
 
 export type Entry =
   | { readonly ok: true; readonly value: number; readonly unusual: boolean }

@@ -10,7 +10,8 @@ import { type Arm, type Lie, type PointName, type Pose } from "./pose";
 import { flexed, leaned, minus, plus, twisted, type Frame, type Vec } from "./space";
 
 export type Resolved =
-  { readonly ok: true; readonly body: Body } | { readonly ok: false; readonly why: string };
+  | { readonly ok: true; readonly body: Body }
+  | { readonly ok: false; readonly why: string };
 
 /** Which way the body faces, has its head and its working side, before anything bends. */
 const lying: Record<Lie, Frame> = {

@@ -17,7 +17,8 @@ export interface Answer {
   readonly action: "accept" | "change" | "refuse";
   readonly reason?: string | undefined;
   readonly alternative?:
-    { readonly direction: string; readonly kind: string; readonly knob: string } | undefined;
+    | { readonly direction: string; readonly kind: string; readonly knob: string }
+    | undefined;
   /** A whole prescription by the clinician's own hand, of the same exercise, that has been found sensible. */
   readonly prescription?: Prescription | undefined;
 }

@@ -5,7 +5,12 @@ import { separatorOf } from "./separator-of";
 
 /** What is wrong with a file of results as a whole. */
 export type TableFault =
-  "empty" | "too-large" | "no-table" | "too-many-rows" | "too-many-columns" | "no-head";
+  | "empty"
+  | "too-large"
+  | "no-table"
+  | "too-many-rows"
+  | "too-many-columns"
+  | "no-head";
 export type CellsRead =
   | { readonly ok: true; readonly head: string[]; readonly rows: string[][] }
   | { readonly ok: false; readonly fault: TableFault };

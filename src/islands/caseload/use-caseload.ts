@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef, useState } from "react";
+import { useCallback, useEffect, useLayoutEffect, useRef, useState } from "react";
 import type { CaseloadPage, CaseloadQuery, CaseloadRow } from "~/contract/clinic";
 import { call } from "~/islands/frame/call";
 import { joinedRows } from "./joined-rows";
@@ -30,7 +30,9 @@ export function useCaseload(first: CaseloadPage) {
   const [read, setRead] = useState<Read>({ ...first, by: {} });
   const [asked, setAsked] = useState<Asked>({});
   const now = useRef(read);
-  now.current = read;
+  useLayoutEffect(() => {
+    now.current = read;
+  });
   const turn = useRef(0);
 
   /** Reads the first page again, and what stands beyond it. */

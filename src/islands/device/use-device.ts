@@ -108,6 +108,7 @@ export function useDevice(
   );
 
   useEffect(() => {
+    // oxlint-disable-next-line react/set-state-in-effect -- another link begins with nothing known of the device
     connect();
     return () => {
       link.current?.close();

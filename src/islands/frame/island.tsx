@@ -40,6 +40,7 @@ class IslandBoundary extends Component<Props, State> {
   }
 
   override componentDidUpdate(_props: Props, _state: State, typed: string | null): void {
+    // oxlint-disable-next-line react/no-did-update-set-state -- the words are read from the fields just before they go
     if (typed) this.setState({ typed });
   }
 

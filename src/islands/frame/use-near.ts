@@ -4,8 +4,8 @@ import { useEffect, useRef } from "react";
 export function useNear(onNear: () => void) {
   const element = useRef<HTMLButtonElement>(null);
   const latest = useRef(onNear);
-  latest.current = onNear;
   useEffect(() => {
+    latest.current = onNear;
     const watched = element.current;
     if (!watched) return;
     const watcher = new IntersectionObserver(

@@ -35,6 +35,7 @@ export function useSessionDraft(
     let taken = found?.savedAt ?? null;
     if (found) {
       reset(resumedDraft(found.draft, stair));
+      // oxlint-disable-next-line react/set-state-in-effect -- what a browser keeps is known only once the page is alive
       setResumed(kept ? { by: kept.by, savedAt: kept.savedAt } : { by: "", savedAt: "" });
     }
     let timer: ReturnType<typeof setTimeout> | undefined;

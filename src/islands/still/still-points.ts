@@ -7,7 +7,14 @@ export interface Point {
 
 /** A point of a body by its name; shoulders are two, left and right. */
 export type JointName =
-  "hip" | "knee" | "ankle" | "otherHip" | "leftShoulder" | "rightShoulder" | "toe" | "shoulder";
+  | "hip"
+  | "knee"
+  | "ankle"
+  | "otherHip"
+  | "leftShoulder"
+  | "rightShoulder"
+  | "toe"
+  | "shoulder";
 
 /** The ends of a known length in the picture. */
 export type ScaleName = "scaleFrom" | "scaleTo";

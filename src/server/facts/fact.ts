@@ -3,7 +3,7 @@ import type { CaseFile } from "~/core/case/case-file";
 import type { Column } from "./column";
 
 /** The fields of a fact by their names in the code. */
-// eslint-disable-next-line @typescript-eslint/no-explicit-any -- a column both takes and gives its value
+// oxlint-disable-next-line typescript/no-explicit-any -- a column both takes and gives its value
 export type Columns = Readonly<Record<string, Column<any>>>;
 
 type ValueOf<C> = C extends Column<infer T> ? T : never;

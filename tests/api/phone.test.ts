@@ -257,4 +257,22 @@ describe("what a phone tells", () => {
       403,
     );
   });
+
+  it.each(["2026-03-11T08:00:00.000Z", "9999-12-31T23:59:59.000Z"])(
+    "a sign is taken also from a clock that was set from 1970 to %s, as of its arrival; nothing else is",
+    async (sentAt) => {
+      const occurredAt = "1970-01-01T00:00:00.000Z";
+      const { phone } = await openedPhone();
+      const signal = { id: uuid(), code: "calf-hot", occurredAt, sentAt };
+      expect((await phone.post("/api/phone/signals", signal)).status).toBe(201);
+      const { told } = (await clinician.get(`/api/episodes/${id}/phones`)).body as PhonesView;
+      expect(told[0]).toMatchObject({ kind: "signal", occurredAt: told[0]?.receivedAt });
+      const clearance = { id: uuid(), signalId: signal.id, reason: "Seen today; no clot" };
+      expect((await clinician.post(`/api/episodes/${id}/signal-clearances`, clearance)).status).toBe(201);
+      const work = { ...sessionOf(await viewOf(phone)), occurredAt, sentAt };
+      const morning = { id: uuid(), occurredAt, sentAt, trainingDate: "1969-12-01", pain: 2 };
+      for (const [path, body] of Object.entries({ sessions: work, mornings: morning }))
+        expect([path, (await phone.post(`/api/phone/${path}`, body)).status]).toEqual([path, 422]);
+    },
+  );
 });

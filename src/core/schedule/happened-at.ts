@@ -14,11 +14,11 @@ export interface SaidByDevice {
  *
  * Gotcha: a clock that was set between the event and its sending misleads by as much as it was set.
  *
- * @returns an instant, never later than the arrival
+ * @returns an instant, never later than the arrival and never before 1970
  * @example happenedAt({ occurredAt: "2031-01-01T08:00:00.000Z", sentAt: "2031-01-01T08:30:00.000Z", receivedAt: "2026-03-10T18:30:00.000Z" }) // "2026-03-10T18:00:00.000Z"
  * Source: arithmetic; the way from the device to the server counts as no time.
  */
 export function happenedAt({ occurredAt, sentAt, receivedAt }: SaidByDevice): string {
   const ago = Math.max(0, Date.parse(sentAt) - Date.parse(occurredAt));
-  return new Date(Date.parse(receivedAt) - ago).toISOString();
+  return new Date(Math.max(0, Date.parse(receivedAt) - ago)).toISOString();
 }

@@ -104,26 +104,27 @@ export function tellMorning(phone: PhoneContext, body: PhoneMorningBody): Promis
     if (localDay(occurredAt, loaded.file.zone) <= body.trainingDate) {
       throw refused([{ path: "/trainingDate", problem: "is not over: the report is for the next morning" }]);
     }
+    const problems = beforeInjury(occurredAt, loaded);
+    if (problems.length > 0) throw refused(problems);
     const { sentAt: _sent, ...report } = body;
     await appendFact(db, writing, reports, { ...report, occurredAt, receivedAt: writing.at });
   });
 }
 
-/** That something is wrong: it suspends what its kind suspends until somebody of the clinic clears it in writing. */
+/**
+ * That something is wrong: it suspends what its kind suspends until somebody of the clinic clears it in writing. No clock keeps a sign
+ * from being taken: what a clock that was set meanwhile puts before the injury counts from its arrival.
+ */
 export function tellSignal(phone: PhoneContext, body: PhoneSignalBody): Promise<PhoneWritten> {
-  return tell(
-    phone,
-    "signals",
-    "tell-signal",
-    body,
-    async ({ db, writing, loaded: { file } }, occurredAt) => {
-      const { id, code, itemId } = body;
-      if (itemId !== undefined && !file.items.some((item) => item.id === itemId))
-        throw refused([{ path: "/itemId", problem: "is not an exercise of this plan" }]);
-      if (itemId === undefined && needsExercise(code))
-        throw refused([{ path: "/itemId", problem: "is needed: say in which exercise it was" }]);
-      const signal = { id, code, ...(itemId === undefined ? {} : { itemId }) };
-      await appendFact(db, writing, signals, { ...signal, occurredAt, at: writing.at });
-    },
-  );
+  return tell(phone, "signals", "tell-signal", body, async ({ db, writing, loaded }, happened) => {
+    const { file } = loaded;
+    const { id, code, itemId } = body;
+    if (itemId !== undefined && !file.items.some((item) => item.id === itemId))
+      throw refused([{ path: "/itemId", problem: "is not an exercise of this plan" }]);
+    if (itemId === undefined && needsExercise(code))
+      throw refused([{ path: "/itemId", problem: "is needed: say in which exercise it was" }]);
+    const signal = { id, code, ...(itemId === undefined ? {} : { itemId }) };
+    const occurredAt = beforeInjury(happened, loaded).length > 0 ? writing.at : happened;
+    await appendFact(db, writing, signals, { ...signal, occurredAt, at: writing.at });
+  });
 }

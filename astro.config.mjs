@@ -18,6 +18,20 @@ const makersOfSchemas = [
   "restrictionSchema",
 ];
 
+/** Packages with compiled or data files of their own beside them, or that find their parts at run time. */
+const loadedAsTheyAre = [
+  "@node-rs/argon2",
+  "highs",
+  "mysql2",
+  "pdfkit",
+  "pino",
+  "prom-client",
+  "qrcode",
+  "rate-limiter-flexible",
+  "read-excel-file",
+  "write-excel-file",
+];
+
 export default defineConfig({
   output: "server",
   adapter: node({ mode: "middleware" }),
@@ -29,6 +43,10 @@ export default defineConfig({
   vite: {
     // Astro reads the alias from tsconfig.json for pages and islands, but not for workers.
     resolve: { alias: { "~": fileURLToPath(new URL("./src", import.meta.url)) } },
+    // React's own checks of who writes with it are for development; also a process that is tested is what will run.
+    define: { "process.env.NODE_ENV": '"production"' },
+    // A process loads a few files of ours instead of thousands of everybody's: it starts and first answers in half the time.
+    ssr: { noExternal: true, external: loadedAsTheyAre },
     plugins: [tailwindcss(), wordsOfViews(en, locale)],
     worker: { rollupOptions: { treeshake: { manualPureFunctions: makersOfSchemas } } },
     build: {

@@ -1,12 +1,25 @@
 import { Type } from "@sinclair/typebox";
+import { Ajv } from "ajv";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { endpoints } from "~/contract/all";
 import { SessionBody } from "~/contract/daily";
 import { SignInBody } from "~/contract/clinic";
 import { DecideInput } from "~/core/decision/record/decide-input";
 import { decideExample } from "~/core/calculation/examples";
 import { check } from "~/core/schema/check";
+import { formats } from "~/core/schema/formats";
 import { validator } from "./validator";
+
+// JSON Schema draft 7, by the meta-schema that comes with Ajv.
+it.each(Object.values(endpoints).flatMap(({ name, body }) => (body ? [[name, body] as const] : [])))(
+  "what %s is sent is described by a schema",
+  (_name, body) => {
+    const strict = new Ajv({ strict: true, strictTypes: false, formats: { ...formats } });
+    expect(strict.validateSchema(body)).toBe(true);
+    expect(strict.validateSchema({ ...body, type: "nothing" })).toBe(false);
+  },
+);
 
 /** How long this takes is measured by `npm run bench`. */
 describe("a body that is wrong in very many places has a few of them named", () => {

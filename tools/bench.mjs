@@ -22,7 +22,11 @@ await runPlainly(async () => {
   try {
     prepareDatabase({ ownerUrl: database.ownerUrl, appUser: "'stair_app'@'127.0.0.1'", demo: true });
     const start = () =>
-      startApplication({ databaseUrl: database.appUrl, port: 0, env: { LOG_LEVEL: "silent" } });
+      startApplication({
+        databaseUrl: database.appUrl,
+        port: 0,
+        env: { LOG_LEVEL: "silent", CALLS_A_MINUTE: "1000000" },
+      });
     const app = await start();
     const second = await start();
     try {
@@ -59,7 +63,7 @@ async function scale(folder) {
     const { child, port } = await startApplication({
       databaseUrl: database.appUrl,
       port: 0,
-      env: { LOG_LEVEL: "silent", ...env },
+      env: { LOG_LEVEL: "silent", CALLS_A_MINUTE: "1000000", ...env },
     });
     stops.push(() => endProcess(child.pid));
     return `http://127.0.0.1:${port}`;

@@ -20,6 +20,8 @@ const methods = new Set(["GET", "HEAD", "POST", "PUT", "PATCH", "DELETE", "OPTIO
 /** How long it still answers after it was told to end: longer than a proxy takes to notice. */
 const drainMs = 1000 * Number(process.env.DRAIN_SECONDS || 3);
 const largestBodyBytes = 4_194_304;
+/** How many requests are answered at once: with more, each would wait longer than whoever asked does. */
+const mostAtOnce = Number(process.env.REQUESTS_AT_ONCE || 400);
 
 /** On every answer, static files included; pages set a content policy of their own on top. */
 const headers = {
@@ -97,6 +99,16 @@ await runPlainly(async () => {
       return refuse(request, response, 405, "method", "This method does nothing here.");
     if (Number(request.headers["content-length"] ?? 0) > largestBodyBytes) {
       return refuse(request, response, 413, "too-large", "The body is too large.");
+    }
+    if (begun > mostAtOnce && !healthPaths.has(request.url ?? "")) {
+      response.setHeader("retry-after", "2");
+      return refuse(
+        request,
+        response,
+        503,
+        "busy",
+        "Too much is asked at once. Try again in a moment. Nothing was saved.",
+      );
     }
     if (!isAddress(request.url ?? ""))
       return refuse(request, response, 400, "address", "This is no address: a % stands for nothing in it.");

@@ -21,6 +21,8 @@ interface Parts<N extends EndpointName, Q, B, A, S> {
   readonly says: string;
   /** Who may ask: these roles, everybody who is signed in, a patient's own phone and nobody else, or anybody. */
   readonly roles: readonly Role[] | "signed-in" | "phone" | "anybody";
+  /** Open also to somebody who has yet to set up the second factor that their clinic demands: what is needed to do so. */
+  readonly beforeFactor?: true;
   /** Parameters of the query, all of them text. */
   readonly query?: Q;
   readonly body?: B;

@@ -15,7 +15,7 @@ export const Ways = Type.Object(
 );
 export type Ways = Static<typeof Ways>;
 
-/** What a clinic begins every patient with, and how long it keeps a record after the last episode was closed. */
+/** What a clinic begins every patient with, how long it keeps a record after the last episode was closed, and how one signs in. */
 export const Habits = Type.Object(
   {
     /** The pain rule that intakes begin with; null: as the stage says. */
@@ -25,6 +25,8 @@ export const Habits = Type.Object(
     ...Ways.properties,
     /** Whole years; null: no time was set. */
     keepYears: orNull(Type.Integer({ minimum: 1, maximum: 50 })),
+    /** Whether everybody who works here signs in with a second factor. */
+    demandsFactor: Type.Boolean(),
   },
   closed,
 );
@@ -37,4 +39,5 @@ export const usualHabits: Habits = {
   length: "cm",
   dates: "day-month",
   keepYears: null,
+  demandsFactor: false,
 };

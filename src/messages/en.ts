@@ -1,3 +1,4 @@
+import { account } from "./en-account";
 import { daily } from "./en-daily";
 import { calendar } from "./en-calendar";
 import { clinic } from "./en-clinic";
@@ -24,6 +25,7 @@ export const locale = "en";
 
 /** All text of the product, in ICU message syntax. Keys are grouped by view; evidence and rules have theirs. */
 export const en = {
+  ...account,
   ...daily,
   ...record,
   ...calendar,

@@ -1,5 +1,6 @@
 import { defineMiddleware } from "astro:middleware";
 import { unattendedHeader } from "~/contract/unattended";
+import { lacksFactor } from "~/server/auth/lacks-factor";
 import { sessionCookie, whoHolds } from "~/server/auth/session";
 import { isDatabaseUnavailable } from "~/server/db/away";
 import { phoneCookie, whosePhone } from "~/server/phone/open-phone";
@@ -7,6 +8,7 @@ import { waysOf } from "~/server/clinic/habits";
 import { keepBeating } from "~/server/duty/heartbeat";
 import { askedFrom } from "~/server/asking";
 import { inTheWaysOf } from "~/server/http/in-the-ways-of";
+import { countCall } from "~/server/http/call-limit";
 import { log } from "~/server/http/log";
 import { countAnswer } from "~/server/http/metrics";
 import { originAllowed } from "~/server/http/origin";
@@ -58,18 +60,26 @@ async function answer(
   try {
     const token = context.cookies.get(sessionCookie())?.value;
     const staff = token ? await whoHolds(token, context.request.headers.has(unattendedHeader)) : null;
-    if (staff) context.locals.staff = staff;
+    if (staff) {
+      await countCall(staff.staffId);
+      context.locals.staff = staff;
+    }
     if (pathname.startsWith("/api/phone")) {
       const phone = await whosePhone(context.cookies.get(phoneCookie())?.value);
-      if (phone) context.locals.phone = phone;
+      if (phone) {
+        await countCall(phone.phoneId);
+        context.locals.phone = phone;
+      }
     }
     const proceed = () => (staff ? inTheWaysOf(waysOf(staff), next) : next());
     if (isApi(pathname) || openPages.has(pathname)) return await proceed();
     if (!staff) return context.redirect(signInFrom(context.url), 303);
+    if (pathname !== "/account" && lacksFactor(staff)) return context.redirect("/account", 303);
     return await proceed();
   } catch (error) {
     if (isDatabaseUnavailable(error))
       return isApi(pathname) ? databaseDown().response() : context.rewrite("/unavailable");
+    if (error instanceof ApiProblem && error.status === 429) return error.response();
     if (error instanceof ApiProblem && error.status === 404) return context.rewrite("/404");
     const episode = episodePage.exec(pathname)?.[1];
     if (episode === undefined) throw error;

@@ -11,6 +11,8 @@ export interface StaffContext {
   readonly email: string;
   readonly preferences: Preferences;
   readonly role: Role;
+  /** Whether they sign in with a second factor. */
+  readonly hasFactor: boolean;
   readonly clinicName: string;
   readonly zone: string;
   /** Whom to call, by urgency, in the clinic's own words. */

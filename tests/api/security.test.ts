@@ -294,6 +294,7 @@ it("logs carry no patient data: no name, no id, no finding", async () => {
   await client.post("/api/sign-in", { email: "clinician@tarnstreet.example", password: "wrong" });
   const lines = app.output();
   expect(lines).toContain("/api/episodes/[id]");
+  expect(lines).toContain("input refused");
   for (const secret of [fencer, "Darrow", "Fencer", "tarnstreet", "painBefore", "wrong"])
     expect(lines).not.toContain(secret);
 });

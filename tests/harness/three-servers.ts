@@ -31,6 +31,7 @@ export async function startThreeServers(): Promise<ThreeServers> {
         env: {
           ...clock,
           LOG_LEVEL: "error",
+          CALLS_A_MINUTE: "1000000",
           RECORD_KEY: cluster.recordKey,
           DATABASE_NODES: cluster.nodesFrom(n),
         },

@@ -9,7 +9,7 @@ import { useWrite } from "~/islands/frame/use-write";
 import { t } from "~/messages/say";
 import KeepingBox from "./KeepingBox";
 
-/** The clinic's name and zone, what every patient begins with, how it is written, and how long records are kept. */
+/** The clinic's name and zone, what every patient begins with, how it is written, how one signs in, and how long records are kept. */
 function SettingsPage({ view }: { view: ClinicView }) {
   const { send, busy, problem } = useWrite("setClinic", {});
   const [saved, setSaved] = useState(view);
@@ -94,6 +94,19 @@ function SettingsPage({ view }: { view: ClinicView }) {
           <h2 className="text-lg font-semibold">{t("clinic.ways")}</h2>
           <p className="text-base-content/75 text-sm">{t("clinic.waysHelp")}</p>
           <WaysFields value={habits} onChange={(more) => change(more as Partial<Ways>)} />
+        </section>
+        <section className="border-base-300 flex flex-col gap-2 border-t pt-3">
+          <h2 className="text-lg font-semibold">{t("clinic.signingIn")}</h2>
+          <label className="flex min-h-11 items-center gap-3 font-medium">
+            <input
+              type="checkbox"
+              className="toggle"
+              checked={habits.demandsFactor}
+              onChange={(event) => change({ demandsFactor: event.target.checked })}
+            />
+            {t("clinic.demandFactor")}
+          </label>
+          <p className="text-base-content/75 text-sm">{t("clinic.demandFactorHelp")}</p>
         </section>
         <KeepingBox
           years={habits.keepYears === null ? "" : String(habits.keepYears)}

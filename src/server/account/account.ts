@@ -20,6 +20,7 @@ export async function readAccount(staff: StaffContext, token: string): Promise<A
     role,
     preferences,
     clinicWays: clinicWays(habits),
+    factorDemanded: habits.demandsFactor,
     secondFactor: (await findSecondFactor(pool(), staff))?.confirmed ?? false,
     recoveryCodesLeft: await countRecoveryCodes(pool(), staff),
     sessions: (await findSessionsOf(pool(), staff)).map(({ tokenHash, createdAt, lastSeenAt }) => ({

@@ -51,10 +51,11 @@ export async function findSession(
 ): Promise<{ staff: StaffContext; lastSeenAt: string } | null> {
   const [rows] = await db.execute<RowDataPacket[]>(
     `SELECT s.clinic_id, s.id, s.name, s.email, s.role, s.preferences, c.name AS clinic_name, c.zone, c.habits, t.last_seen_at,
-            ${callsOfClinic}
+            f.confirmed_at IS NOT NULL AS has_factor, ${callsOfClinic}
        FROM staff_sessions t
        JOIN staff s ON s.clinic_id = t.clinic_id AND s.id = t.staff_id
        JOIN clinics c ON c.id = t.clinic_id
+       LEFT JOIN second_factors f ON f.clinic_id = t.clinic_id AND f.staff_id = t.staff_id
       WHERE t.token_hash = ? AND t.last_seen_at >= ? AND t.created_at >= ? AND s.active = TRUE`,
     [tokenHash, toDatabaseTime(limits.seenSince), toDatabaseTime(limits.createdSince)],
   );
@@ -70,6 +71,7 @@ export async function findSession(
       preferences:
         row["preferences"] === null ? usualPreferences : fromDatabaseJson<Preferences>(row["preferences"]),
       role: row["role"] as Role,
+      hasFactor: row["has_factor"] === 1,
       clinicName: row["clinic_name"],
       zone: row["zone"],
       calls: callsOf(row),

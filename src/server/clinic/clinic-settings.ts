@@ -25,6 +25,11 @@ export function setClinic(
   const at = now();
   const after = { name: body.name.trim(), zone: body.zone, habits: body.habits ?? staff.habits };
   if (!isZone(after.zone)) throw refused([{ path: "/zone", problem: "is not a time zone" }]);
+  // Whoever demands it would be the first to be shut out.
+  if (after.habits.demandsFactor && !staff.hasFactor)
+    throw refused([
+      { path: "/habits/demandsFactor", problem: "needs your own first: set it up in your account" },
+    ]);
   const sent = { id: body.id.toLowerCase(), kind: "clinic", episodeId: null, body };
   return inTransaction(async (db) => {
     const repeated = await isKnownTwin(db, staff.clinicId, sent);

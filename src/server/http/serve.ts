@@ -14,12 +14,14 @@ import type { Checked } from "~/core/schema/field-problem";
 import { isUuid } from "~/core/schema/formats";
 import { t } from "~/messages/say";
 import type { PhoneContext } from "~/server/phone-context";
+import { addressAsking } from "~/server/asking";
+import { lacksFactor } from "~/server/auth/lacks-factor";
 import type { StaffContext } from "~/server/staff-context";
 import { isReadingOnly } from "~/server/db/reading-only";
 import { isDatabaseUnavailable, isDuplicate } from "~/server/db/away";
 import { log } from "./log";
 import { noteRefusal } from "./note-refusal";
-import { ApiProblem, databaseDown, databaseReadsOnly, notFound, refused } from "./problem";
+import { ApiProblem, databaseDown, databaseReadsOnly, factorNeeded, notFound, refused } from "./problem";
 import { readJson } from "./read-body";
 import { validator } from "./validator";
 
@@ -124,9 +126,13 @@ function document(body: BodyInit, media: string, file: string | undefined): Resp
  *
  * @throws ApiProblem 401 or 403
  */
-function allowed({ roles }: Endpoint, { locals: { staff } }: APIContext): StaffContext | undefined {
+function allowed(
+  { roles, beforeFactor }: Endpoint,
+  { locals: { staff } }: APIContext,
+): StaffContext | undefined {
   if (roles === "anybody") return staff;
   if (!staff || roles === "phone") throw new ApiProblem(401, "not-signed-in", "Sign in first.");
+  if (!beforeFactor && lacksFactor(staff)) throw factorNeeded();
   if (roles === "signed-in" || roles.includes(staff.role)) return staff;
   const title = roles.includes("clinician")
     ? "Your role may not sign this. Ask a clinician."
@@ -160,9 +166,21 @@ function sound<T>(checked: Checked<T>): T {
   return checked.value;
 }
 
+/**
+ * Says in the process's log that input was refused, and where it came from: how often somebody tries what no page of ours sends. What
+ * it was is not said, as it may be a patient's.
+ */
+function noteInput({ status, type, problems }: ApiProblem, { routePattern: route }: APIContext): void {
+  if (status !== 400 && status !== 413 && status !== 422) return;
+  log.info({ route, type, problems: problems.length, from: addressAsking() }, "input refused");
+}
+
 /** Turns any failure into an answer; only what nobody foresaw is logged with its stack. */
 function failure(error: unknown, context: APIContext): Response {
-  if (error instanceof ApiProblem) return error.response();
+  if (error instanceof ApiProblem) {
+    noteInput(error, context);
+    return error.response();
+  }
   if (isReadingOnly(error)) return databaseReadsOnly().response();
   if (isDatabaseUnavailable(error)) return databaseDown().response();
   if (isDuplicate(error))

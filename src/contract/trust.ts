@@ -64,7 +64,14 @@ export const readAudit = endpoint({
 
 /** What holds for the whole clinic. */
 export const ClinicView = Type.Object(
-  { name: Type.String(), zone: Type.String(), zones: Type.Array(Type.String()), habits: Habits },
+  {
+    name: Type.String(),
+    zone: Type.String(),
+    zones: Type.Array(Type.String()),
+    habits: Habits,
+    /** Whether who looks has a second factor, and so may demand one of everybody. */
+    mayDemandFactor: Type.Boolean(),
+  },
   closed,
 );
 export type ClinicView = Static<typeof ClinicView>;

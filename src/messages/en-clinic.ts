@@ -25,6 +25,7 @@ export const clinic = {
   "clinic.demandFactor": "With a code from an app besides the password",
   "clinic.demandFactorHelp":
     "Whoever has none yet is led to their account to set it up; until then nothing else opens for them.",
+  "clinic.demandFactorOwn": "Set up your own first:",
   "clinic.keepYears": "Years kept after closing",
   "clinic.keepYearsHelp": "Nothing is erased by itself. Left empty, no time is set.",
   "clinic.keepLook": "Whom that would be",

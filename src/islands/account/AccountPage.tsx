@@ -14,6 +14,7 @@ const lacksFactor = ({ factorDemanded, secondFactor }: AccountView) => factorDem
 function AccountPage({ view: loaded, zone }: { view: AccountView; zone: string }) {
   const [view, setView] = useState(loaded);
   const [closed] = useState(lacksFactor(loaded));
+  const factor = <SecondFactorBox view={view} onChanged={setView} />;
   return (
     <div className="mx-auto max-w-5xl px-4 py-4">
       <h1 className="text-2xl font-bold">{t("account.title")}</h1>
@@ -35,11 +36,12 @@ function AccountPage({ view: loaded, zone }: { view: AccountView; zone: string }
       )}
       <div className="mt-3 grid grid-cols-[minmax(0,1fr)] items-start gap-3 md:grid-cols-2">
         <div className="flex flex-col gap-3">
+          {closed && factor}
           <PasswordForm onChanged={setView} />
           <OpenSessions view={view} zone={zone} onChanged={setView} />
         </div>
         <div className="flex flex-col gap-3">
-          <SecondFactorBox view={view} onChanged={setView} />
+          {!closed && factor}
           <PreferencesForm view={view} onChanged={setView} />
         </div>
       </div>

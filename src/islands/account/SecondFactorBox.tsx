@@ -120,7 +120,11 @@ export default function SecondFactorBox({ view, onChanged }: Props) {
               </button>
             </form>
           ) : (
-            <button type="button" className="btn self-start" onClick={() => setAsking(true)}>
+            <button
+              type="button"
+              className={`btn self-start ${view.factorDemanded && !view.secondFactor ? "btn-primary" : ""}`}
+              onClick={() => setAsking(true)}
+            >
               {t(view.secondFactor ? "account.factorDrop" : "account.factorBegin")}
             </button>
           )}

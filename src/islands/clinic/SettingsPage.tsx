@@ -100,13 +100,22 @@ function SettingsPage({ view }: { view: ClinicView }) {
           <label className="flex min-h-11 items-center gap-3 font-medium">
             <input
               type="checkbox"
-              className="toggle"
+              className="checkbox"
+              disabled={!saved.mayDemandFactor && !habits.demandsFactor}
               checked={habits.demandsFactor}
               onChange={(event) => change({ demandsFactor: event.target.checked })}
             />
             {t("clinic.demandFactor")}
           </label>
           <p className="text-base-content/75 text-sm">{t("clinic.demandFactorHelp")}</p>
+          {!saved.mayDemandFactor && (
+            <p className="text-sm">
+              {t("clinic.demandFactorOwn")}{" "}
+              <a className="link" href="/account">
+                {t("account.title")}
+              </a>
+            </p>
+          )}
         </section>
         <KeepingBox
           years={habits.keepYears === null ? "" : String(habits.keepYears)}

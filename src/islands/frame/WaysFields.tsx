@@ -24,7 +24,7 @@ interface Props {
 /** How weights, lengths and dates are written. */
 export default function WaysFields({ value, open, onChange }: Props) {
   return (
-    <div className="grid gap-2 sm:grid-cols-3">
+    <div className="grid grid-cols-[repeat(auto-fit,minmax(13rem,1fr))] gap-2">
       {kinds.map((kind) => (
         <label key={kind} className="flex flex-col gap-1 font-medium">
           {t(`way.${kind}`)}

@@ -10,10 +10,11 @@ import type { StaffContext } from "~/server/staff-context";
 import { changeClinic } from "./clinic-repository";
 
 /** What holds for the whole clinic, with the zones there are. */
-export const readClinic = ({ clinicName, zone, habits }: StaffContext): ClinicView => ({
+export const readClinic = ({ clinicName, zone, habits, hasFactor }: StaffContext): ClinicView => ({
   name: clinicName,
   zone,
   habits,
+  mayDemandFactor: hasFactor,
   zones: [...new Set([zone, "UTC", ...Intl.supportedValuesOf("timeZone")])].sort(),
 });
 

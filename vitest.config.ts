@@ -50,7 +50,12 @@ export default defineConfig({
       // Whole episodes lived in the browser, weeks long: `npm run test:stories`, not part of `npm test`.
       {
         resolve: { alias },
-        test: { name: "stories", include: ["tests/stories/**/*.test.ts"], ...withServers },
+        test: {
+          name: "stories",
+          include: ["tests/stories/**/*.test.ts", "tests/api/special-people.test.ts"],
+          env: { EVERYBODY: "yes" },
+          ...withServers,
+        },
       },
       // Long faults: `npm run test:faults`, not part of `npm test`.
       {

@@ -1,6 +1,6 @@
 import { defineMiddleware } from "astro:middleware";
 import { unattendedHeader } from "~/contract/unattended";
-import { lacksFactor } from "~/server/auth/lacks-factor";
+import { lacksFactor } from "~/server/lacks-factor";
 import { sessionCookie, whoHolds } from "~/server/auth/session";
 import { isDatabaseUnavailable } from "~/server/db/away";
 import { phoneCookie, whosePhone } from "~/server/phone/open-phone";

@@ -15,7 +15,7 @@ import { isUuid } from "~/core/schema/formats";
 import { t } from "~/messages/say";
 import type { PhoneContext } from "~/server/phone-context";
 import { addressAsking } from "~/server/asking";
-import { lacksFactor } from "~/server/auth/lacks-factor";
+import { lacksFactor } from "~/server/lacks-factor";
 import type { StaffContext } from "~/server/staff-context";
 import { isReadingOnly } from "~/server/db/reading-only";
 import { isDatabaseUnavailable, isDuplicate } from "~/server/db/away";

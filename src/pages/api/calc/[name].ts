@@ -1,7 +1,7 @@
 import { fileLimit, usualLimit } from "~/contract/endpoint";
 import { answerOf } from "~/core/calculation/calculation";
 import { findCalculation } from "~/catalogue/calculations/all";
-import { lacksFactor } from "~/server/auth/lacks-factor";
+import { lacksFactor } from "~/server/lacks-factor";
 import { answered, json } from "~/server/http/serve";
 import { ApiProblem, factorNeeded, notFound, refused } from "~/server/http/problem";
 import { tools } from "~/server/solve/tools";

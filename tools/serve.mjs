@@ -20,6 +20,8 @@ const methods = new Set(["GET", "HEAD", "POST", "PUT", "PATCH", "DELETE", "OPTIO
 /** How long it still answers after it was told to end: longer than a proxy takes to notice. */
 const drainMs = 1000 * Number(process.env.DRAIN_SECONDS || 3);
 const largestBodyBytes = 4_194_304;
+/** A body that is too large is heard to its end all the same, up to this: closed while it writes, its sender would read no answer. */
+const largestHeardBytes = 16 * largestBodyBytes;
 /** How many requests are answered at once: with more, each would wait longer than whoever asked does. */
 const mostAtOnce = Number(process.env.REQUESTS_AT_ONCE || 400);
 
@@ -97,8 +99,10 @@ await runPlainly(async () => {
       );
     if (!methods.has(request.method ?? ""))
       return refuse(request, response, 405, "method", "This method does nothing here.");
-    if (Number(request.headers["content-length"] ?? 0) > largestBodyBytes) {
-      return refuse(request, response, 413, "too-large", "The body is too large.");
+    const bytes = Number(request.headers["content-length"] ?? 0);
+    if (bytes > largestBodyBytes) {
+      const tell = () => refuse(request, response, 413, "too-large", "The body is too large.");
+      return bytes > largestHeardBytes ? tell() : request.once("end", tell).resume();
     }
     if (begun > mostAtOnce && !healthPaths.has(request.url ?? "")) {
       response.setHeader("retry-after", "2");

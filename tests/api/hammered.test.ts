@@ -31,6 +31,14 @@ it("more at once than a process bears is sent away at once; its health is told a
   expect((await client.get(`/api/episodes/${fencer}`)).status).toBe(200);
 });
 
+it("a body that is too large is told so, not cut off while it is sent", async () => {
+  const client = await signedIn(url, "assistant");
+  for (let n = 0; n < 12; n += 1) {
+    const reply = await client.post("/api/calc/case", { text: "x".repeat(24_000_000) });
+    expect([reply.status, reply.body.type]).toEqual([413, "/problems/too-large"]);
+  }
+});
+
 it("whoever hammers waits, pages and all; nobody else does", async () => {
   const [clinician, lead] = [await signedIn(url), await signedIn(url, "lead")];
   const { token } = (await clinician.post(`/api/episodes/${fencer}/phones`, undefined)).body as {

@@ -44,15 +44,6 @@ export function notFound(): ApiProblem {
   return new ApiProblem(404, "not-found", "There is nothing here that you can see.");
 }
 
-/** The clinic demands a second factor of somebody who has none yet. */
-export function factorNeeded(): ApiProblem {
-  return new ApiProblem(
-    403,
-    "second-factor-needed",
-    "Your clinic asks for a second factor. Set it up in your account first. Nothing was saved.",
-  );
-}
-
 /** Input that is well-formed JSON but wrong. */
 export function refused(problems: readonly FieldProblem[], more: { changed?: unknown } = {}): ApiProblem {
   return new ApiProblem(422, "refused-input", "Some of this cannot be recorded. Nothing was saved.", {

@@ -21,7 +21,7 @@ import { isReadingOnly } from "~/server/db/reading-only";
 import { isDatabaseUnavailable, isDuplicate } from "~/server/db/away";
 import { log } from "./log";
 import { noteRefusal } from "./note-refusal";
-import { ApiProblem, databaseDown, databaseReadsOnly, factorNeeded, notFound, refused } from "./problem";
+import { ApiProblem, databaseDown, databaseReadsOnly, notFound, refused } from "./problem";
 import { readJson } from "./read-body";
 import { validator } from "./validator";
 
@@ -126,18 +126,27 @@ function document(body: BodyInit, media: string, file: string | undefined): Resp
  *
  * @throws ApiProblem 401 or 403
  */
-function allowed(
-  { roles, beforeFactor }: Endpoint,
-  { locals: { staff } }: APIContext,
-): StaffContext | undefined {
-  if (roles === "anybody") return staff;
-  if (!staff || roles === "phone") throw new ApiProblem(401, "not-signed-in", "Sign in first.");
-  if (!beforeFactor && lacksFactor(staff)) throw factorNeeded();
+function allowed({ roles, beforeFactor }: Endpoint, { locals }: APIContext): StaffContext | undefined {
+  if (roles === "anybody") return locals.staff;
+  const staff = signedIn(roles === "phone" ? {} : locals, beforeFactor);
   if (roles === "signed-in" || roles.includes(staff.role)) return staff;
   const title = roles.includes("clinician")
     ? "Your role may not sign this. Ask a clinician."
     : "Only the clinic's lead may set this.";
   throw new ApiProblem(403, "role", title);
+}
+
+/**
+ * Who of the clinic is asking.
+ *
+ * @param beforeFactor whether it is open also without the second factor that their clinic demands
+ * @throws ApiProblem 401, or 403 where that factor is to be set up first
+ */
+export function signedIn({ staff }: App.Locals, beforeFactor = false): StaffContext {
+  if (!staff) throw new ApiProblem(401, "not-signed-in", "Sign in first.");
+  if (beforeFactor || !lacksFactor(staff)) return staff;
+  const title = "Your clinic asks for a second factor. Set it up in your account first. Nothing was saved.";
+  throw new ApiProblem(403, "second-factor-needed", title);
 }
 
 /** The phone that asks. @throws ApiProblem 401 where none does, or what it asks is not for phones */

@@ -87,7 +87,6 @@ it("by mouse, then once more by keyboard: the angles that were drawn, how far bo
   const buffer = await drawnPicture(page);
   await openWith({ name: "squat.png", mimeType: "image/png", buffer });
   for (const [name, target] of Object.entries(joints)) {
-    // Looked at anew for each: a letter that comes late may have moved the picture.
     const [box, spot] = await Promise.all([
       panel().getByTestId("still").boundingBox(),
       point(name as Joint).boundingBox(),
@@ -153,6 +152,25 @@ it("by mouse, then once more by keyboard: the angles that were drawn, how far bo
   const last = panel().getByRole("img", { name: /^Last: .*10 Mar/ });
   await last.waitFor();
   expect(await last.locator("image").count()).toBe(1);
+  await panel().getByRole("button", { name: "Close without these angles" }).click();
+});
+
+it("what comes late moves no picture under the hand that places its points", async () => {
+  const { page } = at;
+  let send = () => {};
+  const held = new Promise<void>((resolve) => (send = resolve));
+  await page.route("**/stills", async (route) => {
+    await held;
+    await route.continue();
+  });
+  await openWith({ name: "squat.png", mimeType: "image/png", buffer: await drawnPicture(page) });
+  const placed = await panel().getByTestId("still").boundingBox();
+  send();
+  await panel()
+    .getByLabel(/agrees that the picture itself is kept/)
+    .waitFor();
+  expect(await panel().getByTestId("still").boundingBox()).toEqual(placed);
+  await page.unroute("**/stills");
   await panel().getByRole("button", { name: "Close without these angles" }).click();
 });
 

@@ -113,7 +113,8 @@ export default function StillPanel({ episodeId, view, involvedSide, onDone, onCl
       onClose={onClose}
       data-testid="still-panel"
     >
-      <div className="modal-box flex max-h-[96dvh] w-full max-w-6xl flex-col gap-3 max-sm:max-h-dvh max-sm:rounded-none max-sm:p-3">
+      {/* It hangs from the top: what comes late lengthens it, and the picture stays under the hand that places its points. */}
+      <div className="modal-box flex max-h-[96dvh] w-full max-w-6xl flex-col gap-3 self-start max-sm:max-h-dvh max-sm:rounded-none max-sm:p-3 sm:my-[2dvh]">
         <h2 className="text-lg font-semibold">{t(`still.title.${view}`)}</h2>
         <div className="flex flex-wrap items-end gap-3">
           <label className="btn w-fit">

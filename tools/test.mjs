@@ -22,7 +22,7 @@ const checks = [
     command: [bin("prettier"), "--check", "--log-level", "warn", "src/**/*.astro"],
   },
   { says: "lint", command: [bin("oxlint"), "--format", "unix"] },
-  { says: "lint of floors and pages", command: [bin("eslint"), "src"] },
+  { says: "lint of the pages", command: [bin("eslint"), "src/**/*.astro"] },
   {
     says: "types",
     command: [process.execPath, inRepository("node_modules/typescript-native/bin/tsc"), "--noEmit"],

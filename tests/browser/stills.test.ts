@@ -1,4 +1,4 @@
-import type { Page } from "playwright-core";
+import type { Page, Route } from "playwright-core";
 import { beforeAll, expect, it } from "vitest";
 import { stillTemplate } from "~/core/measure/still-template";
 import { atBrowser } from "~tests/harness/at-browser";
@@ -157,15 +157,12 @@ it("by mouse, then once more by keyboard: the angles that were drawn, how far bo
 
 it("what comes late moves no picture under the hand that places its points", async () => {
   const { page } = at;
-  let send = () => {};
-  const held = new Promise<void>((resolve) => (send = resolve));
-  await page.route("**/stills", async (route) => {
-    await held;
-    await route.continue();
-  });
+  const held: Route[] = [];
+  await page.route("**/stills", (route) => void held.push(route));
   await openWith({ name: "squat.png", mimeType: "image/png", buffer: await drawnPicture(page) });
   const placed = await panel().getByTestId("still").boundingBox();
-  send();
+  await expect.poll(() => held.length).toBe(1);
+  await held[0]?.continue();
   await panel()
     .getByLabel(/agrees that the picture itself is kept/)
     .waitFor();

@@ -1,24 +1,6 @@
-import { readdirSync, readFileSync } from "node:fs";
 import path from "node:path";
 import { expect, it } from "vitest";
-
-const imported = /(?:from|import)\s*\(?\s*"(~\/[^"]+|\.{1,2}\/[^"]+)"/g;
-
-/** What imports what among the sources, tests left out, as paths without their endings. */
-function imports(): [from: string, to: string][] {
-  const files = readdirSync("src", { recursive: true, encoding: "utf8" })
-    .map((file) => `src/${file}`)
-    .filter((file) => /\.(tsx?|astro)$/.test(file) && !file.includes(".test."));
-  return files.flatMap((file) =>
-    [...readFileSync(file, "utf8").matchAll(imported)].map(([, name = ""]): [string, string] => [
-      file.replace(/\.\w+$/, ""),
-      (name.startsWith("~/") ? `src/${name.slice(2)}` : path.join(path.dirname(file), name)).replace(
-        /\.(astro|tsx?)$/,
-        "",
-      ),
-    ]),
-  );
-}
+import { imports } from "~tests/harness/imports";
 
 /** Circles of a graph: groups of nodes each of which reaches all others (Tarjan 1972). */
 function circles(edges: readonly [string, string][]): string[][] {

@@ -51,6 +51,7 @@ describe.each(heights)("at %s m", (heightM) => {
   it.each(startingExercises.map((exercise) => [exercise.id, exercise] as const))(
     "%s: arcs as measured between the drawn points, to a degree",
     (_id, exercise) => {
+      const off: string[] = [];
       for (const variant of exercise.variants)
         for (const settings of settingsOf(variant)) {
           const figure = figureOf(exercise, { settings }, body);
@@ -69,14 +70,17 @@ describe.each(heights)("at %s m", (heightM) => {
               for (const side of ["w", "o"] as const) {
                 const { knee, hip } = read.demand.legs[side].angles;
                 const bend = kneeByPoints(drawn.body, side);
-                expect(bend, `${variant.id} knee`).toBeGreaterThan(Math.abs(knee[0]) < 1 ? -1 : knee[0] - 1);
-                expect(bend, `${variant.id} knee`).toBeLessThan(Math.max(knee[1], -knee[0]) + 1);
                 const fold = hipByPoints(drawn.body, side);
-                expect(fold, `${variant.id} hip`).toBeGreaterThan(hip[0] - 1);
-                expect(fold, `${variant.id} hip`).toBeLessThan(hip[1] + 1);
+                const kneeIsRead =
+                  bend > (Math.abs(knee[0]) < 1 ? -1 : knee[0] - 1) && bend < Math.max(knee[1], -knee[0]) + 1;
+                const hipIsRead = fold > hip[0] - 1 && fold < hip[1] + 1;
+                // Thousands of places: the test's own words are made for those alone that are off.
+                if (!kneeIsRead) off.push(`${variant.id} ${side}.knee ${bend}, read as ${knee.join(" to ")}`);
+                if (!hipIsRead) off.push(`${variant.id} ${side}.hip ${fold}, read as ${hip.join(" to ")}`);
               }
             }
         }
+      expect(off).toEqual([]);
     },
   );
 });

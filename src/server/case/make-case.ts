@@ -19,6 +19,10 @@ import { changesOfIntakes, conditionsOfAge, conditionsOver } from "./conditions-
 import type { CaseParts } from "./case-parts";
 import type { Definition } from "./definition-repository";
 import type { SignalElsewhere } from "./elsewhere-repository";
+import { grouped } from "./grouped";
+import { madeOnce } from "./made-once";
+import { sessionsOf } from "./sessions-of";
+import { without } from "./without";
 import type { EpisodeHead } from "./episode-repository";
 
 /** A case with its facts as they were read: with the names of those who wrote them, which the case file leaves out. */
@@ -38,8 +42,10 @@ export interface LoadedCase {
 /** What an episode's parts make, before it is said when and where it is judged. */
 export type MadeCase = Pick<LoadedCase, "file" | "circumstances" | "parts">;
 
-const without = <T extends object, K extends keyof T>(fact: T, ...keys: K[]): Omit<T, K> =>
-  Object.fromEntries(Object.entries(fact).filter(([key]) => !keys.includes(key as K))) as Omit<T, K>;
+const plainReport = madeOnce((report: CaseParts["reports"][number]) =>
+  without(report, "by", ...(report.occurredAt === report.receivedAt ? (["occurredAt"] as const) : [])),
+);
+const plainResult = madeOnce((result: CaseParts["results"][number]) => without(result, "by", "visitId"));
 
 /** A made case as it stands at an instant in a zone; not before what was written into it last, should the clock be behind that. */
 export function judgedAt(head: EpisodeHead, made: MadeCase, zone: string, clock: string): LoadedCase {
@@ -77,7 +83,9 @@ export function madeOf(
   if (!pathway) throw new Error(`episode without its pathway`);
   // What was signed last about a person's week and limits takes the place of what the intake said.
   const settings = parts.circumstances;
-  const voidedOf = voidedAmong(parts);
+  const voided = voidedAmong(parts);
+  const voidedOf = <T extends { readonly id: string }>(kind: VoidedKind, fact: T) =>
+    parts.voidings.length === 0 ? fact : { ...fact, ...voided(kind, fact) };
   const irritability = parts.answers.at(-1)?.irritability;
   const file: CaseFile = {
     format: caseFormat,
@@ -111,15 +119,9 @@ export function madeOf(
     limitSettings: settings.map(({ at, circumstances: set }) => ({ at, restrictions: limitsOf(set) })),
     items: itemsOf(parts),
     arrangements: parts.arrangements.map((signed) => without(signed, "by")),
-    sessions: sessionsOf(parts).map((session) => ({ ...session, ...voidedOf("session", session) })),
-    reports: parts.reports.map((report) => ({
-      ...without(report, "by", ...(report.occurredAt === report.receivedAt ? (["occurredAt"] as const) : [])),
-      ...voidedOf("report", report),
-    })),
-    results: parts.results.map((result) => ({
-      ...without(result, "by", "visitId"),
-      ...voidedOf("result", result),
-    })),
+    sessions: sessionsOf(parts).map((session) => voidedOf("session", session)),
+    reports: parts.reports.map((report) => voidedOf("report", plainReport(report))),
+    results: parts.results.map((result) => voidedOf("result", plainResult(result))),
     lifts: parts.lifts.map((lift) => without(lift, "by")),
     smallDoses: parts.smallDoses.map((step) => without(step, "by")),
     decisions: parts.decisions.map(({ by, ...decision }) => ({
@@ -180,19 +182,6 @@ function itemsOf({ items, endings, returns, prescriptions }: CaseParts): CaseIte
   });
 }
 
-function sessionsOf({ sessions, sets }: CaseParts): CaseFile["sessions"] {
-  const bySession = grouped(sets, (entry) => entry.sessionId);
-  return sessions.map((session) => ({
-    ...without(session, "by"),
-    items: [...grouped(bySession.get(session.id) ?? [], (entry) => entry.itemId)].map(
-      ([itemId, entries]) => ({
-        itemId,
-        sets: entries.map((entry) => entry.set),
-      }),
-    ),
-  }));
-}
-
 /** Stop signals of this episode with how each was cleared, and by whom; then those of the person's other ones. */
 export function signalsOf({
   signals,
@@ -209,15 +198,4 @@ export function signalsOf({
     };
   });
   return [...own, ...elsewhere.flatMap(({ signals: raised }) => raised)];
-}
-
-function grouped<T>(entries: readonly T[], key: (entry: T) => string): Map<string, T[]> {
-  const groups = new Map<string, T[]>();
-  for (const entry of entries) {
-    const name = key(entry);
-    const list = groups.get(name);
-    if (list) list.push(entry);
-    else groups.set(name, [entry]);
-  }
-  return groups;
 }

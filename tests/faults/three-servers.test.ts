@@ -1,3 +1,5 @@
+import { readFileSync } from "node:fs";
+import { connect, type ConnectionOptions } from "node:tls";
 import mysql, { type RowDataPacket } from "mysql2/promise";
 import { afterAll, beforeAll, expect, it } from "vitest";
 import { v7 as uuid } from "uuid";
@@ -49,6 +51,26 @@ const sumsAt = (n: number) => checksums(three.cluster.ownerUrl, three.cluster.se
 /** What was due in each ten seconds. */
 const tens = (took: readonly number[]) =>
   Array.from({ length: 9 }, (_, n) => took.slice(n * 600, (n + 1) * 600));
+
+/** What becomes of somebody who comes to where the servers speak to one another: why it ended, or that it did not. */
+const asNeighbour = (options: Partial<ConnectionOptions>) =>
+  new Promise<string>((resolve) => {
+    const { port, certificate } = three.cluster.between(0);
+    const own = { ca: readFileSync(certificate), checkServerIdentity: () => undefined, ...options };
+    const socket = connect({ host: "127.0.0.1", port, ...own });
+    socket.once("error", (error: NodeJS.ErrnoException) => resolve(error.code ?? error.message));
+    socket.once("data", () => {
+      resolve(`spoken to, ${socket.getProtocol() ?? "open"}`);
+      socket.destroy();
+    });
+  });
+
+it("what the servers say to one another is sealed, and said to who has their certificate alone", async () => {
+  const { certificate, key } = three.cluster.between(0);
+  const own = { cert: readFileSync(certificate), key: readFileSync(key) };
+  expect(await asNeighbour(own)).toBe("spoken to, TLSv1.3");
+  expect(await asNeighbour({})).toMatch(/^(ERR_SSL|ECONNRESET)/);
+});
 
 it("every table has a key of its own, which servers that hold the same need", async () => {
   const db = await ownerAt(0);

@@ -12,6 +12,7 @@ import {
 } from "node:fs";
 import path from "node:path";
 import { setTimeout as sleep } from "node:timers/promises";
+import { certificateBetween } from "./between.mjs";
 import { bufferPool, startMariaDb } from "./mariadb.mjs";
 import { commandLine } from "./processes.mjs";
 import { freePort } from "./ports.mjs";
@@ -34,14 +35,15 @@ const timing = [
  * begins and the others catch up.
  *
  * @returns accounts as of `startMariaDb` at the first of them, `nodesFrom(n)` for DATABASE_NODES with server n first, `pid(n)`,
- *   `restart(n)` for one that was killed, and `stop()`
+ *   `between(n)`, `restart(n)` for one that was killed, and `stop()`
  */
 export async function startCluster(folder, { size = 3, quiet = false } = {}) {
   mkdirSync(folder, { recursive: true, mode: 0o700 });
   const secrets = databaseSecrets(folder);
+  const between = certificateBetween(folder);
   const scripts = transferScripts(folder);
   const places = [];
-  for (let n = 1; n <= size; n += 1) places.push(await placeOf(folder, n, secrets));
+  for (let n = 1; n <= size; n += 1) places.push(await placeOf(folder, n, secrets, between));
   const reached = await Promise.all(places.map(async ({ data }) => (await positionOf(data)).at));
   const first = reached.indexOf(Math.max(...reached));
 
@@ -76,6 +78,8 @@ export async function startCluster(folder, { size = 3, quiet = false } = {}) {
     appUrl,
     recordKey,
     servers,
+    /** Where server n and its neighbours speak to one another, and what they know each other by. */
+    between: (n) => ({ port: places[n].ports[0], ...between }),
     nodesFrom: (n) => places.map((_, step) => address(n + step)).join(","),
     pid: (n) => servers[n].pid(),
     restart,
@@ -102,26 +106,32 @@ export async function startCluster(folder, { size = 3, quiet = false } = {}) {
 }
 
 /** Folder, ports and options of one server; the same at every start. */
-async function placeOf(folder, n, secrets) {
+async function placeOf(folder, n, secrets, between) {
   const own = path.join(folder, `server-${n}`);
   mkdirSync(own, { recursive: true, mode: 0o700 });
   copyFileSync(path.join(folder, "secrets.json"), path.join(own, "secrets.json"));
   const options = path.join(own, "cluster.cnf");
   // Who copies a whole server to another signs in for it; not on a command line, where everybody could read it.
-  writeFileSync(
-    options,
-    `[mariadbd]\nwsrep_sst_auth=root:${secrets.root}\ninnodb_buffer_pool_size=${bufferPool}\n`,
-    { mode: 0o600 },
-  );
+  const lines = [
+    "[mariadbd]",
+    `wsrep_sst_auth=root:${secrets.root}`,
+    `innodb_buffer_pool_size=${bufferPool}`,
+    "[sst]",
+    "encrypt=4",
+    `tkey=${between.key}`,
+    `tcert=${between.certificate}`,
+    `tca=${between.certificate}`,
+  ];
+  writeFileSync(options, `${lines.join("\n")}\n`, { mode: 0o600 });
   const ports = [];
   const portsFile = path.join(own, "cluster.ports");
   const before = existsSync(portsFile) ? JSON.parse(readFileSync(portsFile, "utf8")) : [];
   for (let use = 0; use < 3; use += 1) ports.push(await freePort(before[use] ?? 0));
   writeFileSync(portsFile, JSON.stringify(ports));
-  return { n, folder: own, data: path.join(own, "mariadb"), options, ports };
+  return { n, folder: own, data: path.join(own, "mariadb"), options, ports, between };
 }
 
-async function argumentsOf({ n, data, ports: [group, catchUp, copy] }, others) {
+async function argumentsOf({ n, data, ports: [group, catchUp, copy], between }, others) {
   const position = await positionOf(data);
   return [
     "--wsrep-on=ON",
@@ -137,6 +147,9 @@ async function argumentsOf({ n, data, ports: [group, catchUp, copy] }, others) {
       `gmcast.listen_addr=tcp://127.0.0.1:${group}`,
       `ist.recv_addr=127.0.0.1:${catchUp}`,
       "gcache.size=64M",
+      `socket.ssl_key=${between.key}`,
+      `socket.ssl_cert=${between.certificate}`,
+      `socket.ssl_ca=${between.certificate}`,
       ...timing,
     ].join(";")}`,
     "--binlog-format=ROW",

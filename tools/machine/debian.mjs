@@ -11,8 +11,14 @@ const programs = {
   },
   galera: {
     what: "Galera, which makes several MariaDB servers one cluster, and what copies one server to another",
-    files: ["/usr/lib/galera/libgalera_smm.so", "/usr/bin/mariadb-backup", "/usr/bin/socat", "/usr/bin/ss"],
-    packages: ["galera-4", "mariadb-backup", "socat", "iproute2"],
+    files: [
+      "/usr/lib/galera/libgalera_smm.so",
+      "/usr/bin/mariadb-backup",
+      "/usr/bin/socat",
+      "/usr/bin/ss",
+      "/usr/bin/openssl",
+    ],
+    packages: ["galera-4", "mariadb-backup", "socat", "iproute2", "openssl"],
   },
   chromium: {
     what: "the Chromium browser for the browser tests",

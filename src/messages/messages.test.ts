@@ -4,7 +4,7 @@ import MessageFormat from "@messageformat/core";
 import { describe, expect, it } from "vitest";
 import { groupsIn } from "../../tools/build/words-plugin.mjs";
 import { demoPeople } from "~demo/people";
-import { simulate } from "~demo/simulate";
+import { demoCase } from "~tests/builders/lived-cases";
 import { attentionCodes } from "~/core/caseload/attention";
 import { evidenceCodes } from "~/core/decision/record/evidence";
 import { easeCauseCodes, outcomes } from "~/core/decision/record/decide-input";
@@ -62,8 +62,7 @@ it("no text praises or shouts", () => {
 
 it("sentences are made whole from every proposal of the demo", () => {
   for (const person of demoPeople) {
-    const file = { ...simulate(person.profile, "2026-03-10"), asOf: "2026-03-10T08:00:00Z" };
-    for (const { proposal, prescription, maximumN } of reviewCase(file).items) {
+    for (const { proposal, prescription, maximumN } of reviewCase(demoCase(person)).items) {
       const texts = [
         sayRule(proposal.rule, proposal.evidence),
         sayDose(prescription, maximumN),

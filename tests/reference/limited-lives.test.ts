@@ -12,7 +12,7 @@ import { obstacle } from "~/core/limit/obstacle";
 import { stageOf } from "~/core/pathway/pathway";
 import { reviewCase } from "~/core/review/review-case";
 import { addDays, localDay } from "~/core/schedule/local-day";
-import { arbitraryCase } from "~tests/builders/random-case";
+import { livedCase } from "~tests/builders/lived-cases";
 
 /** Whatever operations somebody has had, on whatever day: what follows from it holds in their whole record. */
 const kept = new Map<string, DrawnDemandOrWhy>();
@@ -28,7 +28,7 @@ const limitsAfter = (done: readonly string[], graft: string, on: string) =>
   operationLimits(proceduresOf(done), { on, graft });
 
 describe("lived records with operations in them", () => {
-  const operated = fc.tuple(arbitraryCase, operation).map(([file, { done, graft, daysAgo }]): CaseFile => {
+  const operated = fc.tuple(livedCase, operation).map(([file, { done, graft, daysAgo }]): CaseFile => {
     const on = addDays(localDay(file.asOf, file.zone), -daysAgo);
     return {
       ...file,

@@ -5,7 +5,8 @@ import { harderThisWeek } from "~/core/decision/change-budget";
 import { localDay } from "~/core/schedule/local-day";
 import { suspends } from "~/core/decision/stop-scope";
 import { stopSignal } from "~/core/intake/stop-signal";
-import { arbitraryCase, arbitrarySignal } from "~tests/builders/random-case";
+import { livedCase } from "~tests/builders/lived-cases";
+import { arbitrarySignal } from "~tests/builders/random-case";
 import type { CaseFile } from "~/core/case/case-file";
 import { caseloadState } from "~/core/caseload/caseload-state";
 import { compareSchools } from "./compare-schools";
@@ -13,9 +14,6 @@ import { replayDecisions } from "./replay-decisions";
 import { reviewCase, type CaseReview } from "./review-case";
 import { validUntil } from "~/core/caseload/valid-until";
 
-/** Living a record takes twenty times as long as reading it: each is lived once and read by every law. */
-const lived = fc.sample(arbitraryCase, { numRuns: 80, seed: 11 });
-const livedCase = fc.constantFrom(...lived);
 const runs = { numRuns: 160 };
 const hour = 3_600_000;
 

@@ -2,16 +2,17 @@
 // With `-- CLINIC=END` a last link that was kept elsewhere must stand in the chain.
 import { spawnSync } from "node:child_process";
 import { ensurePackages } from "./machine/packages.mjs";
-import { inRepository, repositoryRoot } from "./machine/root.mjs";
+import { repositoryRoot } from "./machine/root.mjs";
 import { withOwner } from "./machine/reach-database.mjs";
 import { runPlainly } from "./machine/say.mjs";
+import { toolArguments } from "./machine/tool.mjs";
 
 await runPlainly(async () => {
   await ensurePackages();
   await withOwner((url, recordKey) => {
     const { status } = spawnSync(
       process.execPath,
-      ["--import", "tsx", inRepository("tools/verify.ts"), ...process.argv.slice(2)],
+      [...toolArguments("verify.ts"), ...process.argv.slice(2)],
       {
         cwd: repositoryRoot,
         stdio: "inherit",

@@ -143,7 +143,7 @@ describe("the log of a clinic is a chain", () => {
   it("the command says so in words, and by its exit code", async () => {
     await sealed();
     const run = () =>
-      spawnSync(process.execPath, ["--import", "tsx", "tools/verify.ts"], {
+      spawnSync(process.execPath, ["tools/run.mjs", "verify"], {
         encoding: "utf8",
         env: { ...process.env, DATABASE_OWNER_URL: servers.database.ownerUrl },
       });

@@ -2,6 +2,7 @@ import { spawnSync } from "node:child_process";
 import { describe, expect, it } from "vitest";
 import { caseExample, decideExample } from "~/core/calculation/examples";
 import { answerCommand } from "../../tools/calc-command";
+import { toolArguments } from "../../tools/machine/tool.mjs";
 import { allCalculations } from "~/catalogue/calculations/all";
 
 /** The command in this process: what it answers does not depend on how it was started. */
@@ -9,16 +10,23 @@ const calc = (args: string[], input = "") => answerCommand(args, () => input);
 
 /** The command as a person or a script calls it, without npm in between. */
 function called(args: string[], input?: string) {
-  const { status, stdout, stderr } = spawnSync(
-    process.execPath,
-    ["--import", "tsx", "tools/calc.ts", ...args],
-    {
-      encoding: "utf8",
-      ...(input === undefined ? {} : { input }),
-    },
-  );
+  const { status, stdout, stderr } = spawnSync(process.execPath, ["tools/run.mjs", "calc", ...args], {
+    encoding: "utf8",
+    ...(input === undefined ? {} : { input }),
+  });
   return { status, stdout, stderr };
 }
+
+it("a tool is run as one file; where nothing may be written, file by file", () => {
+  const own = toolArguments("calc.ts");
+  expect(own).toEqual([expect.stringMatching(/calc\.mjs$/)]);
+  const read = toolArguments("calc.ts", "package.json/under-a-file");
+  expect(read).toEqual(["--import", "tsx", expect.stringMatching(/tools\/calc\.ts$/)]);
+  const [one, other] = [own, read].map((args) =>
+    spawnSync(process.execPath, [...args, "--list"]).stdout.toString(),
+  );
+  expect(one).toBe(other);
+});
 
 describe("npm run -s calc", () => {
   it("lists every calculation", async () => {

@@ -1,6 +1,7 @@
 import { spawn } from "node:child_process";
 import { freePort } from "./ports.mjs";
-import { inRepository, repositoryRoot } from "./root.mjs";
+import { repositoryRoot } from "./root.mjs";
+import { toolArguments } from "./tool.mjs";
 
 const usualPort = 4380;
 
@@ -10,7 +11,7 @@ const usualPort = 4380;
  */
 export async function startDevices() {
   const port = await freePort(Number(process.env.DEVICE_PORT || usualPort));
-  const args = ["--import", "tsx", inRepository("tools/devices.ts")];
+  const args = toolArguments("devices.ts");
   const child = spawn("setpriv", ["--pdeathsig", "TERM", process.execPath, ...args], {
     cwd: repositoryRoot,
     stdio: ["ignore", "ignore", "inherit", "ipc"],

@@ -1,10 +1,11 @@
 import { spawnSync } from "node:child_process";
 import { inRepository, repositoryRoot } from "./root.mjs";
 import { PlainFailure } from "./say.mjs";
+import { toolArguments } from "./tool.mjs";
 
 /** Runs one of the product's TypeScript tools and hands back what it printed. */
 export function runTool(file, args, env) {
-  const result = spawnSync(process.execPath, ["--import", "tsx", inRepository("tools", file), ...args], {
+  const result = spawnSync(process.execPath, [...toolArguments(file), ...args], {
     cwd: repositoryRoot,
     encoding: "utf8",
     env: { ...process.env, ...env },

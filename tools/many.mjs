@@ -9,7 +9,7 @@ await runPlainly(async () => {
   const numbers = process.argv.slice(2);
   if (!numbers.every((text) => /^[1-9]\d*$/.test(text)))
     throw new PlainFailure(
-      "Say how many clinics, people in all, and people of the biggest: -- 100 10000 5000",
+      "Say how many clinics, people in all, people of the biggest, and years of its records: -- 100 10000 5000 5",
     );
   await withOwner((url) => process.stdout.write(runTool("many.ts", numbers, { DATABASE_OWNER_URL: url })));
 });

@@ -3,81 +3,16 @@ import { connectionOptions } from "~/server/db/connection";
 import { rulesOver } from "~/server/case/overtaken";
 import { keepMissingWords } from "~/server/case/person-words";
 import { demoClinic } from "~demo/clinic";
+import { copied, idOf, ofClinic, tablesOf, type Table } from "./many-tables";
+import { earlierYears } from "./many-years";
 
 /**
  * Fills a database with copies of the invented clinic: so many clinics, one of them with more people than the others. Called by the
- * command with DATABASE_OWNER_URL: `many <clinics> <people in all> <people of the big one>`.
+ * command with DATABASE_OWNER_URL: `many <clinics> <people in all> <people of the big one> [<years of its records>]`.
  *
  * Whole clinics and whole people are copied by the database itself. The id of a copy is made from the id it was copied from and the
  * number of the copy (MD5, used as a number and for no secret), so that what refers to one another does so again.
  */
-
-interface Column {
-  readonly name: string;
-  readonly isId: boolean;
-  readonly ofStaff: boolean;
-}
-
-interface Table {
-  readonly name: string;
-  readonly columns: readonly Column[];
-}
-
-/** Who is signed in, what is counted or sent once, and what belongs to a whole installation is copied by nobody. */
-const leftOut = new Set([
-  "staff_sessions",
-  "sign_in_limits",
-  "leases",
-  "schema_migrations",
-  "migrations",
-  "receipts",
-  "session_drafts",
-  "intake_drafts",
-  "phone_links",
-  "phones",
-  "calendar_feeds",
-  "password_links",
-  "recovery_codes",
-  "audit_log",
-  "audit_chain",
-  "audit_sealed",
-  "person_words",
-  "expected_people",
-]);
-/** What hangs on a clinic, not on one of its people. */
-const ofClinic = /^(clinics|staff|staff_.*|definitions|catalogue.*|.*_settings|clinic_.*)$/;
-
-async function tablesOf(db: Connection): Promise<Table[]> {
-  const [columns] = await db.query<RowDataPacket[]>(
-    `SELECT table_name AS t, column_name AS c, data_type AS d FROM information_schema.columns
-      WHERE table_schema = DATABASE() AND extra NOT LIKE '%auto_increment%' AND is_generated = 'NEVER'
-      ORDER BY table_name, ordinal_position`,
-  );
-  const [keys] = await db.query<RowDataPacket[]>(
-    `SELECT table_name AS t, column_name AS c FROM information_schema.key_column_usage
-      WHERE table_schema = DATABASE() AND referenced_table_name = 'staff' AND column_name <> 'clinic_id'`,
-  );
-  const ofStaff = new Set(keys.map(({ t, c }) => `${String(t)}.${String(c)}`));
-  const tables = new Map<string, Column[]>();
-  for (const { t, c, d } of columns) {
-    const list = tables.get(String(t)) ?? [];
-    list.push({ name: String(c), isId: d === "uuid", ofStaff: ofStaff.has(`${String(t)}.${String(c)}`) });
-    tables.set(String(t), list);
-  }
-  return [...tables]
-    .map(([name, list]) => ({ name, columns: list }))
-    .filter(({ name, columns: list }) => {
-      const belongs = name === "clinics" || list.some((column) => column.name === "clinic_id");
-      return belongs && !leftOut.has(name);
-    });
-}
-
-/** An id made from another one and the number of the copy: of version 8, which is anybody's own (RFC 9562). */
-function idOf(from: string, copy: string): string {
-  const hash = `MD5(CONCAT(${from}, '${copy}'))`;
-  return `CONCAT(LEFT(${hash}, 12), '8', SUBSTRING(${hash}, 14, 3), 'a', SUBSTRING(${hash}, 18))`;
-}
-const copied = (column: string, copy: string) => `IF(${column} IS NULL, NULL, ${idOf(column, copy)})`;
 
 /** Copies everything of a clinic under new ids; another clinic, or the same one with more people. */
 async function copyClinic(
@@ -106,7 +41,7 @@ async function copyClinic(
   }
 }
 
-const [clinics = 100, people = 10_000, big = 5000] = process.argv.slice(2).map(Number);
+const [clinics = 100, people = 10_000, big = 5000, years = 1] = process.argv.slice(2).map(Number);
 const db = await mysql.createConnection(connectionOptions(process.env["DATABASE_OWNER_URL"] ?? ""));
 const countPeople = async (clinicId: string) => {
   const [[row]] = await db.query<RowDataPacket[]>("SELECT COUNT(*) AS n FROM people WHERE clinic_id = ?", [
@@ -127,6 +62,7 @@ try {
     for (let more = 1; (await countPeople(String(made?.["id"]))) * 1.5 < each; more += 1)
       await copyClinic(db, tables, String(made?.["id"]), `c${n}m${more}`, false);
   }
+  await earlierYears(db, tables, demoClinic.id, years);
   for (let more = 1; (await countPeople(demoClinic.id)) * 1.5 < big; more += 1)
     await copyClinic(db, tables, demoClinic.id, `b${more}`, false);
   await db.query("SET SESSION foreign_key_checks = 1, unique_checks = 1");
@@ -136,10 +72,11 @@ try {
   for (const { name } of tables) await db.query(`ANALYZE TABLE ${name}`);
   const [[found]] = await db.query<RowDataPacket[]>(
     `SELECT (SELECT COUNT(*) FROM clinics) AS clinics, (SELECT COUNT(*) FROM people) AS people,
-            (SELECT COUNT(*) FROM sessions) AS sessions, (SELECT COUNT(*) FROM session_sets) AS sets`,
+            (SELECT COUNT(*) FROM episodes) AS episodes, (SELECT COUNT(*) FROM sessions) AS sessions, (SELECT COUNT(*) FROM session_sets) AS sets`,
   );
   process.stdout.write(
     `· ${String(found?.["clinics"])} clinics, ${String(found?.["people"])} people (${await countPeople(demoClinic.id)} in the biggest clinic), ` +
+      `${String(found?.["episodes"])} episodes, ` +
       `${String(found?.["sessions"])} sessions of ${String(found?.["sets"])} sets\n`,
   );
 } finally {

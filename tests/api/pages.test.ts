@@ -1,7 +1,10 @@
+import mysql, { type RowDataPacket } from "mysql2/promise";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { CaseloadPage, CaseloadRow } from "~/contract/clinic";
 import { attentionCodes } from "~/core/caseload/attention";
 import { namedLike } from "~/islands/caseload/named-like";
+import { demoClinic } from "~demo/clinic";
+import { grouped } from "~/server/case/grouped";
 import { signedIn, type Client } from "~tests/harness/client";
 import { startServers, type Servers } from "~tests/harness/servers";
 import { runTool } from "../../tools/machine/prepare.mjs";
@@ -11,8 +14,8 @@ let clinician: Client;
 
 beforeAll(async () => {
   servers = await startServers(1);
-  // A second clinic, and some hundred and fifty people in the first.
-  runTool("many.ts", ["2", "220", "180"], { DATABASE_OWNER_URL: servers.database.ownerUrl });
+  // A second clinic, and some hundred and fifty people in the first, each with an episode of three years.
+  runTool("many.ts", ["2", "220", "180", "3"], { DATABASE_OWNER_URL: servers.database.ownerUrl });
   clinician = await signedIn(servers.urls[0] as string);
   // Every copy is worked out once: after that nothing moves by itself.
   for (let before = ""; ;) {
@@ -87,6 +90,42 @@ describe("the caseload of many, a page at a time", () => {
     expect((await page(`?ids=${ids.slice(0, 50).join()}`)).rows).toEqual([]);
     const all = new Set((await walked()).map(({ episodeId }) => episodeId));
     expect(ids.filter((id) => all.has(id))).toEqual([]);
+  });
+});
+
+describe("records of several years", () => {
+  it("everybody has been here each year: the same work, dated back, discharged, and it can be read", async () => {
+    const owner = await mysql.createConnection({ uri: servers.database.ownerUrl, dateStrings: true });
+    const [rows] = await owner.query<RowDataPacket[]>(
+      `SELECT e.person_id AS person, e.id, e.ended_at AS ended, e.onset_on AS onset, MAX(t.kind) AS turn,
+              (SELECT COUNT(*) FROM sessions s WHERE s.clinic_id = e.clinic_id AND s.episode_id = e.id) AS sessions,
+              (SELECT MAX(s.occurred_at) FROM sessions s WHERE s.clinic_id = e.clinic_id AND s.episode_id = e.id) AS last
+         FROM episodes e LEFT JOIN episode_turns t ON t.clinic_id = e.clinic_id AND t.episode_id = e.id
+        WHERE e.clinic_id = ? GROUP BY e.id ORDER BY e.person_id, e.onset_on DESC`,
+      [demoClinic.id],
+    );
+    await owner.end();
+    const people = grouped(rows, ({ person }) => String(person));
+    expect(people.size).toBeGreaterThan(100);
+    for (const [now, ...before] of people.values()) {
+      expect([now?.["turn"], before.map(({ turn }) => String(turn))]).toEqual([
+        null,
+        ["discharge", "discharge"],
+      ]);
+      before.forEach(({ ended, last, sessions, onset }, n) => {
+        const backBy = (day: unknown) =>
+          Number(String(now?.["onset"]).slice(0, 4)) - Number(String(day).slice(0, 4));
+        expect([backBy(onset), sessions]).toEqual([n + 1, now?.["sessions"]]);
+        if (last !== null) expect(String(ended) >= String(last)).toBe(true);
+      });
+    }
+    const [, lastYear] = people.get(String(rows[0]?.["person"])) ?? [];
+    for (const view of ["", "/record"]) {
+      const { status, body } = await clinician.get(`/api/episodes/${String(lastYear?.["id"])}${view}`);
+      expect([view, status, (body as { problems?: unknown }).problems]).toEqual([view, 200, undefined]);
+    }
+    const shown = new Set((await walked()).map(({ episodeId }) => episodeId));
+    expect(rows.filter(({ id, ended }) => ended !== null && shown.has(String(id)))).toEqual([]);
   });
 });
 

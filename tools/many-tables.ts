@@ -35,8 +35,13 @@ const leftOut = new Set([
   "person_words",
   "expected_people",
 ]);
-/** What hangs on a clinic, not on one of its people. */
-export const ofClinic = /^(clinics|staff|staff_.*|definitions|catalogue.*|.*_settings|clinic_.*)$/;
+const clinicNames = /^(clinics|staff|staff_.*|definitions|catalogue.*|.*_settings|clinic_.*)$/;
+
+/** Whether something is known of an episode. */
+export const isOfEpisode = ({ columns }: Table) => columns.some(({ name }) => name === "episode_id");
+
+/** Whether it hangs on a clinic, not on one of its people. */
+export const isOfClinic = (table: Table) => clinicNames.test(table.name) && !isOfEpisode(table);
 
 export async function tablesOf(db: Connection): Promise<Table[]> {
   const [columns] = await db.query<RowDataPacket[]>(

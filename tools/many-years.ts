@@ -1,8 +1,8 @@
 import type { Connection } from "mysql2/promise";
-import { copied, ofClinic, type Column, type Table } from "./many-tables";
+import { copied, isOfEpisode, type Column, type Table } from "./many-tables";
 
-/** What is of a person, whatever episode: those of before are of the same people. */
-const ofPerson = new Set(["people", "person_merges", "identity_changes", "erasures", "erasure_requests"]);
+/** What is said of a person in an episode, once: those of before are of the same people. */
+const ofPerson = new Set(["person_merges", "identity_changes"]);
 
 /**
  * Gives everybody of a clinic an episode like theirs in each of the years before: the same work under ids of its own, dated back by whole
@@ -16,20 +16,18 @@ export async function earlierYears(
   clinicId: string,
   years: number,
 ) {
-  const ownTables = tables.filter(({ name }) => !ofClinic.test(name) && !ofPerson.has(name));
   await db.query(
     "CREATE TEMPORARY TABLE of_now (PRIMARY KEY (id)) AS SELECT id FROM episodes WHERE clinic_id = ?",
     [clinicId],
   );
   for (let back = 1; back < years; back += 1) {
-    for (const { name, columns } of ownTables) {
+    for (const table of tables) {
+      const { name, columns } = table;
+      // Of this year alone, or the third year would be copied from the second too.
+      const ofNow = isOfEpisode(table) ? "episode_id IN (SELECT id FROM of_now)" : throughs[name];
+      if (ofNow === undefined || ofPerson.has(name)) continue;
       const names = columns.map((column) => `\`${column.name}\``);
       const values = columns.map((column) => datedBack(column, back));
-      // Of this year alone, or the third year would be copied from the second too.
-      const ofNow = columns.some((column) => column.name === "episode_id")
-        ? "episode_id IN (SELECT id FROM of_now)"
-        : throughs[name];
-      if (ofNow === undefined) continue;
       await db.query(
         `INSERT INTO ${name} (${names.join(", ")}) SELECT ${values.join(", ")} FROM ${name}
           WHERE clinic_id = ? AND ${ofNow}`,

@@ -3,7 +3,7 @@ import { connectionOptions } from "~/server/db/connection";
 import { rulesOver } from "~/server/case/overtaken";
 import { keepMissingWords } from "~/server/case/person-words";
 import { demoClinic } from "~demo/clinic";
-import { copied, idOf, ofClinic, tablesOf, type Table } from "./many-tables";
+import { copied, idOf, isOfClinic, tablesOf, type Table } from "./many-tables";
 import { earlierYears } from "./many-years";
 
 /**
@@ -22,8 +22,9 @@ async function copyClinic(
   copy: string,
   isNew: boolean,
 ) {
-  for (const { name, columns } of tables) {
-    if (!isNew && ofClinic.test(name)) continue;
+  for (const table of tables) {
+    if (!isNew && isOfClinic(table)) continue;
+    const { name, columns } = table;
     const values = columns.map(({ name: column, isId, ofStaff }) => {
       if (name === "staff" && column === "email") return `CONCAT('${copy}-', email)`;
       if (name === "clinics" && column === "name") return `CONCAT(LEFT(name, 100), ' ', '${copy}')`;

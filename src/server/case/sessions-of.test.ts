@@ -1,6 +1,5 @@
 import { expect, it } from "vitest";
 import type { CaseParts } from "./case-parts";
-import { madeOnce } from "./made-once";
 import { sessionsOf } from "./sessions-of";
 
 const sessionFact = (id: string): CaseParts["sessions"][number] => ({
@@ -43,11 +42,4 @@ it("what was made of a session stays when others come after it; with more sets o
   expect(after[1]?.items[0]?.sets[0]?.reps).toBe(9);
   const more = sessionsOf({ sessions: [first], sets: [...sets, setFact("a", "squat", 6)] });
   expect(more[0]?.items[0]?.sets.map(({ reps }) => reps)).toEqual([8, 6]);
-});
-
-it("of a fact something is made once, of another fact with the same content again", () => {
-  let made = 0;
-  const nth = madeOnce(({ id }: { id: string }) => `${id}${(made += 1)}`);
-  const fact = { id: "a" };
-  expect([nth(fact), nth(fact), nth({ ...fact })]).toEqual(["a1", "a1", "a2"]);
 });

@@ -147,6 +147,8 @@ await runPlainly(async () => {
   process.on("SIGTERM", stop);
   process.on("SIGINT", stop);
   process.on("disconnect", stop);
+  // To forget what is remembered of the database is the application's, which listens once it has been asked something.
+  process.on("SIGHUP", () => undefined);
   if (!process.env.DATABASE_URL) throw new PlainFailure("DATABASE_URL is not set; use `npm start`.");
 });
 

@@ -1,11 +1,11 @@
 import { afterAll, beforeAll, expect, it } from "vitest";
 import { Client, signedIn } from "~tests/harness/client";
-import { startServers, type Servers } from "~tests/harness/servers";
+import { startOwnServers, type Servers } from "~tests/harness/servers";
 import { commandLine } from "../../tools/machine/processes.mjs";
 
 let servers: Servers;
 beforeAll(async () => {
-  servers = await startServers(1);
+  servers = await startOwnServers(1);
 });
 afterAll(() => servers.stop());
 

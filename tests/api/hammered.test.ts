@@ -1,13 +1,13 @@
 import { afterAll, beforeAll, expect, it } from "vitest";
 import { Client, signedIn } from "~tests/harness/client";
-import { startServers, type Servers } from "~tests/harness/servers";
+import { startOwnServers, type Servers } from "~tests/harness/servers";
 import { fencer } from "~tests/harness/story";
 
 /** OWASP ASVS 5 2.4.1: who is known is counted too. */
 let servers: Servers;
 let url: string;
 beforeAll(async () => {
-  servers = await startServers(0);
+  servers = await startOwnServers(0);
   ({ url } = await servers.startApp({ CALLS_A_MINUTE: "30" }));
 });
 afterAll(() => servers.stop());

@@ -5,13 +5,13 @@ import path from "node:path";
 import mysql, { type Connection, type RowDataPacket } from "mysql2/promise";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { migrate, MigrationRefused } from "~/server/db/migrate";
-import { startServers, type Servers } from "~tests/harness/servers";
+import { startOwnServers, type Servers } from "~tests/harness/servers";
 
 let servers: Servers;
 let owner: Connection;
 
 beforeAll(async () => {
-  servers = await startServers(0);
+  servers = await startOwnServers(0);
   owner = await mysql.createConnection({ uri: servers.database.ownerUrl, timezone: "Z" });
 });
 afterAll(async () => {

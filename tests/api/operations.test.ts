@@ -4,7 +4,7 @@ import path from "node:path";
 import mysql, { type Connection } from "mysql2/promise";
 import { afterAll, afterEach, beforeAll, describe, expect, it, vi } from "vitest";
 import { Client, signedIn } from "~tests/harness/client";
-import { startServers, type Servers } from "~tests/harness/servers";
+import { startOwnServers, type Servers } from "~tests/harness/servers";
 import { fencer, squeezeSession } from "~tests/harness/story";
 import { backUp, restore } from "../../tools/machine/dump.mjs";
 import { startMariaDb } from "../../tools/machine/mariadb.mjs";
@@ -15,7 +15,7 @@ let clinician: Client;
 let url: string;
 
 beforeAll(async () => {
-  servers = await startServers(1);
+  servers = await startOwnServers(1);
   url = servers.urls[0] as string;
   root = await mysql.createConnection(servers.database.root);
   clinician = await signedIn(url);

@@ -6,14 +6,14 @@ import { namedLike } from "~/islands/caseload/named-like";
 import { demoClinic } from "~demo/clinic";
 import { grouped } from "~/server/case/grouped";
 import { signedIn, type Client } from "~tests/harness/client";
-import { startServers, type Servers } from "~tests/harness/servers";
+import { startOwnServers, type Servers } from "~tests/harness/servers";
 import { runTool } from "../../tools/machine/prepare.mjs";
 
 let servers: Servers;
 let clinician: Client;
 
 beforeAll(async () => {
-  servers = await startServers(1);
+  servers = await startOwnServers(1);
   // A second clinic, and some hundred and fifty people in the first, each with an episode of three years.
   runTool("many.ts", ["2", "220", "180", "3"], { DATABASE_OWNER_URL: servers.database.ownerUrl });
   clinician = await signedIn(servers.urls[0] as string);

@@ -5,7 +5,7 @@ import mysql, { type RowDataPacket } from "mysql2/promise";
 import { afterAll, beforeAll, expect, it } from "vitest";
 import { checksums } from "~tests/harness/checksums";
 import { signedIn, type Client } from "~tests/harness/client";
-import { startServers, type Servers } from "~tests/harness/servers";
+import { startOwnServers, type Servers } from "~tests/harness/servers";
 import { fencer, squeezeSession } from "~tests/harness/story";
 import { backUp, restore } from "../../tools/machine/dump.mjs";
 import { startMariaDb } from "../../tools/machine/mariadb.mjs";
@@ -16,7 +16,7 @@ let staff: Client;
 let folder: string;
 
 beforeAll(async () => {
-  servers = await startServers(1, { changeLog: true });
+  servers = await startOwnServers(1, { changeLog: true });
   staff = await signedIn(servers.urls[0] as string);
   folder = mkdtempSync(path.join(os.tmpdir(), "stair-moment-"));
 });

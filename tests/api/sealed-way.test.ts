@@ -6,7 +6,7 @@ import { afterAll, afterEach, beforeAll, describe, expect, it, vi } from "vitest
 import { connectionOptions } from "~/server/db/connection";
 import { makeCertificate } from "~tests/harness/certificate";
 import { Client, signedIn } from "~tests/harness/client";
-import { startServers, type Servers } from "~tests/harness/servers";
+import { startOwnServers, type Servers } from "~tests/harness/servers";
 import { backUp } from "../../tools/machine/dump.mjs";
 import { endProcess } from "../../tools/machine/processes.mjs";
 
@@ -27,7 +27,7 @@ beforeAll(async () => {
   folder = mkdtempSync(path.join(os.tmpdir(), "stair-way-"));
   own = await makeCertificate(folder, "localhost");
   other = await makeCertificate(folder, "elsewhere.example");
-  servers = await startServers(0, {
+  servers = await startOwnServers(0, {
     arguments: underTls(own),
   });
 });

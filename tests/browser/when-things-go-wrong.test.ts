@@ -3,7 +3,7 @@ import { endProcess } from "../../tools/machine/processes.mjs";
 import { openStair, pick, visit, visitor } from "~tests/harness/browser";
 import { atBrowser } from "~tests/harness/at-browser";
 
-const at = atBrowser();
+const at = atBrowser({ own: true });
 
 /** Paths of some people's stairs. */
 const stairs: Record<string, string> = {};

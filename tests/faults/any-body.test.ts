@@ -4,7 +4,7 @@ import { allCalculations } from "~/catalogue/calculations/all";
 import { addresses, type EndpointName } from "~/contract/addresses";
 import { endpoints } from "~/contract/all";
 import { Client, signedIn } from "~tests/harness/client";
-import { startServers, type Servers } from "~tests/harness/servers";
+import { startOwnServers, type Servers } from "~tests/harness/servers";
 import { drawn } from "~tests/builders/weeks";
 import { fencer, skater } from "~tests/harness/story";
 
@@ -18,7 +18,7 @@ let servers: Servers;
 let staff: readonly [lead: Client, clinician: Client];
 let phone: Client;
 beforeAll(async () => {
-  servers = await startServers(1);
+  servers = await startOwnServers(1);
   const url = servers.urls[0] as string;
   staff = [await signedIn(url, "lead"), await signedIn(url, "clinician")];
   phone = new Client(url);

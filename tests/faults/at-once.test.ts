@@ -4,14 +4,14 @@ import type { CaseFile } from "~/core/case/case-file";
 import type { CaseloadRow } from "~/contract/clinic";
 import type { GateView } from "~/contract/gate";
 import { addDays } from "~/core/schedule/local-day";
-import { startServers, type Servers } from "~tests/harness/servers";
+import { startOwnServers, type Servers } from "~tests/harness/servers";
 import { signedIn, type Client, type Reply } from "~tests/harness/client";
 import { fencer, squeezeSession } from "~tests/harness/story";
 
 let servers: Servers;
 
 beforeAll(async () => {
-  servers = await startServers(2);
+  servers = await startOwnServers(2);
 });
 afterAll(() => servers.stop());
 

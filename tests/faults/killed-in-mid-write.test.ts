@@ -1,6 +1,6 @@
 import mysql, { type Connection, type RowDataPacket } from "mysql2/promise";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { startServers, type Servers } from "~tests/harness/servers";
+import { startOwnServers, type Servers } from "~tests/harness/servers";
 import { signedIn, type Client } from "~tests/harness/client";
 import { fencer, squeezeSession } from "~tests/harness/story";
 import { endProcess } from "../../tools/machine/processes.mjs";
@@ -12,7 +12,7 @@ let app: Connection;
 const connect = (uri: string) => mysql.createConnection({ uri, timezone: "Z", dateStrings: true });
 
 beforeAll(async () => {
-  servers = await startServers(1);
+  servers = await startOwnServers(1);
   owner = await connect(servers.database.ownerUrl);
   app = await connect(servers.database.appUrl);
 });

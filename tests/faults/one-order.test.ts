@@ -2,14 +2,14 @@ import { afterAll, beforeAll, expect, it } from "vitest";
 import { signedIn } from "~tests/harness/client";
 import { faultsIn } from "~tests/harness/history";
 import { liveHistory } from "~tests/harness/live-history";
-import { startServers, type Servers } from "~tests/harness/servers";
+import { startOwnServers, type Servers } from "~tests/harness/servers";
 import { fencer } from "~tests/harness/story";
 import { endProcess } from "../../tools/machine/processes.mjs";
 
 let servers: Servers;
 
 beforeAll(async () => {
-  servers = await startServers(2);
+  servers = await startOwnServers(2);
 });
 afterAll(() => servers.stop());
 

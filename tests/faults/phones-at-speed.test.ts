@@ -2,13 +2,13 @@ import mysql, { type RowDataPacket } from "mysql2/promise";
 import { afterAll, beforeAll, expect, it } from "vitest";
 import { signedIn } from "~tests/harness/client";
 import { lying, tellAtSpeed } from "~tests/harness/phone-load";
-import { startServers, type Servers } from "~tests/harness/servers";
+import { startOwnServers, type Servers } from "~tests/harness/servers";
 
 let servers: Servers;
 let doomed: { url: string; pid: number };
 
 beforeAll(async () => {
-  servers = await startServers(1);
+  servers = await startOwnServers(1);
   doomed = await servers.startApp();
 });
 afterAll(() => servers.stop());

@@ -1,7 +1,7 @@
 import type { Browser, Page } from "playwright-core";
 import { afterAll, afterEach, beforeAll, expect } from "vitest";
 import { signIn, startBrowser, visitor, type Visitor } from "./browser";
-import { startServers, type Servers } from "./servers";
+import { startOwnServers, startServers, type Servers } from "./servers";
 
 /** What the tests of one file share: servers of their own, a browser, and a person at it. Filled before the first test. */
 export interface AtBrowser {
@@ -14,18 +14,27 @@ export interface AtBrowser {
   url: string;
 }
 
+/** A browser that stays for the next file of tests; whoever comes to it next is a stranger to it. */
+let kept: Promise<Browser> | undefined;
+
+async function keptBrowser(): Promise<Browser> {
+  const browser = await (kept ??= startBrowser());
+  return browser.isConnected() ? browser : (kept = startBrowser());
+}
+
 /**
  * Sets up a file of browser tests and clears away after it: the invented clinic on one server, and a clinician signed in.
  * A test after which their pages have complained (content policy, script or console error) fails.
  *
  * @param options.notifies whether the browser has to be able to show notifications
+ * @param options.own whether the file ends its servers
  */
-export function atBrowser({ signedIn = true, notifies = false } = {}): AtBrowser {
+export function atBrowser({ signedIn = true, notifies = false, own = false } = {}): AtBrowser {
   const at = {} as AtBrowser;
   beforeAll(async () => {
-    at.servers = await startServers(1);
+    at.servers = await (own ? startOwnServers(1) : startServers(1));
     at.url = at.servers.urls[0] as string;
-    at.browser = await startBrowser({ notifies });
+    at.browser = await (notifies ? startBrowser({ notifies }) : keptBrowser());
     at.person = await visitor(at.browser, at.url);
     at.page = at.person.page;
     if (signedIn) await signIn(at.page);
@@ -34,7 +43,8 @@ export function atBrowser({ signedIn = true, notifies = false } = {}): AtBrowser
     expect(at.person.complaints.splice(0)).toEqual([]);
   });
   afterAll(async () => {
-    await at.browser.close();
+    for (const context of at.browser.contexts()) await context.close();
+    if (notifies) await at.browser.close();
     await at.servers.stop();
   });
   return at;

@@ -28,7 +28,7 @@ export function atClinic({ own = false } = {}): AtClinic {
     clinic.assistant = await signedIn(url, "assistant");
   });
   beforeEach(() => clinic.servers.setClock(beginning));
-  afterAll(() => (own ? clinic.servers.stop() : undefined));
+  afterAll(() => clinic.servers.stop());
   return clinic;
 }
 

@@ -1,11 +1,19 @@
 import { cpSync, mkdtempSync, rmSync } from "node:fs";
 import os from "node:os";
 import path from "node:path";
+import { setTimeout as sleep } from "node:timers/promises";
 import { startApplication } from "../../tools/machine/application.mjs";
 import { startMariaDb } from "../../tools/machine/mariadb.mjs";
 import { prepareDatabase } from "../../tools/machine/prepare.mjs";
-import { endProcess } from "../../tools/machine/processes.mjs";
-import { clockAt, moveClock } from "../../tools/machine/template.mjs";
+import { commandLine, endProcess } from "../../tools/machine/processes.mjs";
+import { beginning, clockAt, moveClock } from "../../tools/machine/template.mjs";
+import { keepPristine } from "./pristine";
+
+interface App {
+  readonly url: string;
+  readonly pid: number;
+  readonly output: () => string;
+}
 
 export interface Servers {
   /** Base URLs of the application processes. */
@@ -14,20 +22,94 @@ export interface Servers {
   /** Moves the clock of all processes. */
   setClock: (instant: string) => void;
   /** Starts one more application process. */
-  startApp: (env?: Record<string, string>) => Promise<{ url: string; pid: number; output: () => string }>;
+  startApp: (env?: Record<string, string>) => Promise<App>;
   stop: () => Promise<void>;
 }
 
-let shared: Promise<Servers> | undefined;
+/** Servers that stay for the next file of tests of this process, and are put back as they were in between. */
+interface Kept {
+  readonly own: Servers;
+  readonly apps: App[];
+  readonly putBack: Awaited<ReturnType<typeof keepPristine>>;
+  /** Whether a file has had them since they were put back, and whether it may have changed what others count on. */
+  used: "not" | "shared" | "whole";
+  isTaken: boolean;
+}
+
+let kept: Promise<Kept> | undefined;
 
 /**
- * A database and an application process for all test files of this process that only write about people of their own: nobody
- * stops them, they end with the process. Starting them anew takes longer than many a file, and warm code answers faster.
+ * A database with the demo in it, and application processes, of which nobody else has seen anything: those of the file before, put
+ * back, for starting them anew takes longer than many a file, and warm code answers faster. Who stops or kills one, or asks
+ * for another kind of server, starts their own ({@link startOwnServers}).
  */
-export const sharedServers = (): Promise<Servers> => (shared ??= startServers(1));
+export async function startServers(processes: number): Promise<Servers> {
+  const servers = await (kept ??= startKept());
+  if (servers.isTaken) return startOwnServers(processes);
+  if (servers.used !== "not") await putBack(servers);
+  servers.used = "whole";
+  return lend(servers, processes);
+}
+
+/**
+ * Servers for test files that only write about people of their own, and that do not mind what others of the kind have written:
+ * nothing is put back between them.
+ */
+export async function sharedServers(): Promise<Servers> {
+  const servers = await (kept ??= startKept());
+  if (servers.used === "whole") await putBack(servers);
+  servers.used = "shared";
+  return lend(servers, 1);
+}
+
+async function startKept(): Promise<Kept> {
+  const own = await startOwnServers(0);
+  const { database } = own;
+  const name = new URL(database.ownerUrl).pathname.slice(1);
+  const putBackTables = await keepPristine(database.root, name);
+  return { own, apps: [], putBack: putBackTables, used: "not", isTaken: false };
+}
+
+async function lend(servers: Kept, processes: number): Promise<Servers> {
+  const { own, apps } = servers;
+  servers.isTaken = true;
+  while (apps.length < processes) {
+    const app = await own.startApp();
+    await fetch(`${app.url}/health`);
+    apps.push(app);
+  }
+  const more: App[] = [];
+  return {
+    ...own,
+    urls: apps.slice(0, processes).map(({ url }) => url),
+    startApp: async (env) => {
+      const app = await own.startApp(env);
+      more.push(app);
+      return app;
+    },
+    stop: async () => {
+      for (const { pid } of more) await endProcess(pid);
+      servers.isTaken = false;
+      const pids = [own.database.pid() as number, ...apps.map(({ pid }) => pid)];
+      if (pids.some((pid) => commandLine(pid) === null))
+        throw new Error("This file has ended servers that were lent to it: it has to start its own.");
+    },
+  };
+}
+
+async function putBack({ own, apps, putBack: putTablesBack }: Kept): Promise<void> {
+  own.setClock(beginning);
+  await putTablesBack(async () => {
+    for (const { pid, output } of apps) {
+      const before = output().length;
+      process.kill(pid, "SIGHUP");
+      while (!output().slice(before).includes("is forgotten")) await sleep(5);
+    }
+  });
+}
 
 /** A database of its own in a folder that is thrown away, with the demo in it, and some application processes. */
-export async function startServers(
+export async function startOwnServers(
   processes: number,
   options: Parameters<typeof startMariaDb>[1] = {},
 ): Promise<Servers> {

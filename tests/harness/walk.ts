@@ -1,4 +1,4 @@
-import { beforeAll, expect } from "vitest";
+import { afterAll, beforeAll, expect } from "vitest";
 import { v7 as uuid } from "uuid";
 import { bookOfBody } from "~/catalogue/demands/book";
 import { measureByCode } from "~/catalogue/measures/all";
@@ -211,6 +211,7 @@ export function walking(): Walk {
     walk.servers = await sharedServers();
     await walk.morning(firstDay);
   });
+  afterAll(() => walk.servers.stop());
   return walk;
 }
 

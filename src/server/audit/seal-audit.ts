@@ -4,6 +4,7 @@ import { pool, type Queryable } from "~/server/db/connection";
 import { takeLease } from "~/server/db/lease";
 import { isDuplicate } from "~/server/db/away";
 import { inTransaction } from "~/server/db/transaction";
+import { forgottenBy } from "~/server/remembered";
 import { chainKey } from "~/server/seal/seal";
 import { chainBegins, chainedColumns, linkOf } from "./chain";
 
@@ -15,6 +16,10 @@ const settledMs = 60_000;
 /** Lines seen in the chain, and when: what is older than a minute is passed over from then on. */
 let seen: { readonly seq: number; readonly at: number }[] = [];
 let sealedUpTo: number | null = null;
+forgottenBy(() => {
+  seen = [];
+  sealedUpTo = null;
+});
 
 /** Puts lines of the log that are not in their clinic's chain at its end; one process at a time. @returns how many */
 export async function sealAudit(): Promise<number> {

@@ -2,6 +2,7 @@ import { LRUCache } from "lru-cache";
 import { pool, type Queryable } from "~/server/db/connection";
 import { inSnapshot } from "~/server/db/transaction";
 import { log } from "~/server/http/log";
+import { forgottenBy } from "~/server/remembered";
 import { facts, type FactName } from "~/server/facts/all";
 import type { AppendedFact } from "~/server/facts/sql";
 import { partsWith, readParts, rereadParts } from "./case-parts";
@@ -20,6 +21,7 @@ interface Kept {
 
 /** Cases as they stood at a version. Every write raises the version, so what is kept of one never goes stale. */
 const kept = new LRUCache<string, Kept>({ max: 200 });
+forgottenBy(() => kept.clear());
 const keyOf = (clinicId: string, episodeId: string) => `${clinicId} ${episodeId}`;
 
 /**

@@ -2,6 +2,7 @@ import { createHash } from "node:crypto";
 import { LRUCache } from "lru-cache";
 import type { RowDataPacket } from "mysql2";
 import { fromDatabaseJson, toDatabaseTime, type Queryable } from "~/server/db/connection";
+import { forgottenBy } from "~/server/remembered";
 
 export type DefinitionKind = "exercise" | "measure" | "pathway";
 
@@ -62,6 +63,7 @@ export interface Definition {
 
 /** Definitions already read; a hash names its content, so what it stands for never changes. */
 const known = new LRUCache<string, Definition>({ max: 4000 });
+forgottenBy(() => known.clear());
 
 /** The definitions behind some hashes of a clinic, read from the database once. */
 export async function definitionsBehind(

@@ -1,9 +1,11 @@
 import { LRUCache } from "lru-cache";
 import { pool } from "~/server/db/connection";
+import { forgottenBy } from "~/server/remembered";
 import { episodesOfPerson, OtherEpisodes } from "./episode-repository";
 
 /** Which episodes belong to one person, as of the last write into one of them; looked up anew when that is so no longer. */
 const known = new LRUCache<string, readonly string[]>({ max: 20_000 });
+forgottenBy(() => known.clear());
 
 /**
  * Does a write that concerns a person with all episodes of theirs, as they are remembered; once more with what the database says, should

@@ -2,6 +2,7 @@ import { engineVersion } from "~/core/decision/decide";
 import { now } from "~/server/clock";
 import { pool } from "~/server/db/connection";
 import { takeLease } from "~/server/db/lease";
+import { forgottenBy } from "~/server/remembered";
 import { overtakeOtherEngines, staleEpisodes } from "./caseload-repository";
 import { projectEpisodes } from "./project-caseload";
 
@@ -12,6 +13,7 @@ const quietMs = 2000;
 const longestMs = 10_000;
 
 let overtaken = false;
+forgottenBy(() => (overtaken = false));
 
 /** Computes some stale rows again; one process at a time, the others leave it to that one. @returns how many */
 export async function sweepCaseload(): Promise<number> {

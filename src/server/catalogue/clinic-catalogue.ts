@@ -6,6 +6,7 @@ import { exerciseIndex, type ExerciseIndex } from "~/core/progression/exercise-s
 import type { StaffContext } from "~/server/staff-context";
 import { notFound } from "~/server/http/problem";
 import { pool, type Queryable } from "~/server/db/connection";
+import { forgottenBy } from "~/server/remembered";
 import { catalogueEntries, catalogueVersion } from "./catalogue-repository";
 
 /** A clinic's catalogue: the starting one with what the clinic added, revised and retired laid over it. */
@@ -20,6 +21,7 @@ export interface ClinicCatalogue {
 
 const keptClinics = 50;
 const kept = new Map<string, ClinicCatalogue>();
+forgottenBy(() => kept.clear());
 
 /** The clinic's catalogue as it stands. What was made before is used again while the database says it still holds. */
 export async function clinicCatalogue(clinicId: string, db: Queryable = pool()): Promise<ClinicCatalogue> {

@@ -1,8 +1,11 @@
+import { forgottenBy } from "~/server/remembered";
+
 /** Numbers with which MariaDB refuses to write at all: read only (1290, 1036), a full disk (1021), a full table (1114). */
 const refusals = new Set([1290, 1036, 1021, 1114]);
 const shownMs = 30_000;
 
 let seenAt = 0;
+forgottenBy(() => (seenAt = 0));
 
 /** Whether the database takes nothing just now, whatever it is; remembered for half a minute, for the banner. */
 export function isReadingOnly(error: unknown): boolean {

@@ -3,6 +3,7 @@ import { sweepCounters } from "~/server/auth/sweep-counters";
 import { sweepCaseload } from "~/server/caseload/sweep-caseload";
 import { pool } from "~/server/db/connection";
 import { log } from "~/server/http/log";
+import { forgetAll } from "~/server/remembered";
 
 /** What a process does by itself, how often, and what it is called in its log. */
 const duties: readonly { name: string; everyMs: number; work: () => Promise<unknown> }[] = [
@@ -18,6 +19,11 @@ let beating = false;
 export function keepBeating(): void {
   if (beating) return;
   beating = true;
+  // Told so by whoever has put a database back under this process.
+  process.on("SIGHUP", () => {
+    forgetAll();
+    log.info("what was remembered of the database is forgotten");
+  });
   for (const { name, everyMs, work } of duties) {
     let busy = false;
     setInterval(() => {

@@ -1,3 +1,4 @@
+import mysql from "mysql2/promise";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { v7 as uuid } from "uuid";
 import { startServers, type Servers } from "~tests/harness/servers";
@@ -69,5 +70,25 @@ describe("what a process keeps of a record", () => {
     expect(mine).toEqual({ ...theirs, asOf: mine.asOf });
     expect(mine.results.map((r: { id: string }) => r.id)).toContain(result.id);
     expect(mine.schools.at(-1)).toMatchObject({ school: "pain-free" });
+  });
+
+  it("is forgotten at SIGHUP, by whoever has put other data back under a running process", async () => {
+    const { url, pid, output } = await servers.startApp();
+    const client = one.at(url);
+    const session = squeezeSession("fencer", { painBefore: 3 });
+    expect((await client.post(at(fencer, "sessions"), session)).status).toBe(201);
+    const painBefore = async () => {
+      const { sessions } = (await client.get(at(fencer, "case"))).body;
+      return sessions.find(({ id }: { id: string }) => id === session.id).painBefore;
+    };
+    expect(await painBefore()).toBe(3);
+    const owner = await mysql.createConnection(servers.database.ownerUrl);
+    await owner.execute("UPDATE sessions SET pain_before = 1 WHERE id = ?", [session.id]);
+    await owner.end();
+    // The version is what it was: nothing says that the row is another.
+    expect(await painBefore()).toBe(3);
+    process.kill(pid, "SIGHUP");
+    await expect.poll(output).toContain("is forgotten");
+    expect(await painBefore()).toBe(1);
   });
 });

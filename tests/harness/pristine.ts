@@ -6,6 +6,14 @@ const kept = "pristine";
 /** What a process does by itself and writes; nobody begins with it while we hold its lease. */
 const duties = ["sweep-caseload", "seal-audit"];
 
+/** The processes that work with a database. */
+interface Processes {
+  /** Has each answer something that asks nothing of the database: it is not working just then. */
+  readonly answer: () => Promise<void>;
+  /** Has each forget what it remembers of the database. */
+  readonly forget: () => Promise<void>;
+}
+
 /** Tables of a database and their columns that are written, not computed. */
 async function columnsOf(db: Connection): Promise<ReadonlyMap<string, string>> {
   const [rows] = await db.query<RowDataPacket[]>(
@@ -22,12 +30,12 @@ async function columnsOf(db: Connection): Promise<ReadonlyMap<string, string>> {
  * takes seconds.
  *
  * @param root account that may make a database beside it
- * @returns what puts everything back, and has `forget` called when it is there and nobody writes
+ * @returns what puts everything back, once nobody writes any more; it is given what tells the processes
  */
 export async function keepPristine(
   root: { socketPath: string; user: string; password: string },
   name: string,
-): Promise<(forget: () => Promise<void>) => Promise<void>> {
+): Promise<(processes: Processes) => Promise<void>> {
   const connect = async () => {
     const db = await createConnection({ ...root, database: name });
     await db.query("SET SESSION group_concat_max_len = 100000, foreign_key_checks = 0");
@@ -42,8 +50,9 @@ export async function keepPristine(
   }
   await first.end();
 
-  return async (forget) => {
+  return async ({ answer, forget }) => {
     const db = await connect();
+    await hush(db, answer);
     for (const duty of duties) await hold(db, duty);
     await db.beginTransaction();
     for (const [table, columns] of tables) {
@@ -60,6 +69,19 @@ export async function keepPristine(
 
 const copy = (table: string, columns: string, from: string, to: string) =>
   `INSERT INTO ${to}.${table} (${columns}) SELECT ${columns} FROM ${from}.${table}`;
+
+/** Waits until what a page asked for that was closed meanwhile has been done: no process works, and none waits for the database. */
+async function hush(db: Connection, answer: () => Promise<void>): Promise<void> {
+  for (let quiet = 0; quiet < 3;) {
+    await answer();
+    const [[row]] = await db.query<RowDataPacket[]>(
+      `SELECT (SELECT COUNT(*) FROM information_schema.processlist WHERE user = 'stair_app' AND command <> 'Sleep')
+            + (SELECT COUNT(*) FROM information_schema.innodb_trx) AS busy`,
+    );
+    quiet = Number(row?.["busy"]) === 0 ? quiet + 1 : 0;
+    await sleep(10);
+  }
+}
 
 /** Takes a lease for good, once whoever has it gives it back; from one who was ended with it, after as long as it would hold. */
 async function hold(db: Connection, duty: string): Promise<void> {

@@ -99,12 +99,17 @@ async function lend(servers: Kept, processes: number): Promise<Servers> {
 
 async function putBack({ own, apps, putBack: putTablesBack }: Kept): Promise<void> {
   own.setClock(beginning);
-  await putTablesBack(async () => {
-    for (const { pid, output } of apps) {
-      const before = output().length;
-      process.kill(pid, "SIGHUP");
-      while (!output().slice(before).includes("is forgotten")) await sleep(5);
-    }
+  await putTablesBack({
+    answer: async () => {
+      for (const { url } of apps) await fetch(`${url}/health`);
+    },
+    forget: async () => {
+      for (const { pid, output } of apps) {
+        const before = output().length;
+        process.kill(pid, "SIGHUP");
+        while (!output().slice(before).includes("is forgotten")) await sleep(5);
+      }
+    },
   });
 }
 

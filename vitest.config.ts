@@ -10,7 +10,7 @@ const alias = {
 };
 
 /**
- * Suites that start a database and application processes; each file has its own, so two run at a time. A test that hangs is
+ * Suites with a database and application processes; each of two workers has its own, put back between files. A test that hangs is
  * ended; one on a machine with half the speed, or with other work to do, is waited for.
  */
 const withServers = {

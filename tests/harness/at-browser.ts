@@ -3,7 +3,7 @@ import { afterAll, afterEach, beforeAll, expect } from "vitest";
 import { signIn, startBrowser, visitor, type Visitor } from "./browser";
 import { startOwnServers, startServers, type Servers } from "./servers";
 
-/** What the tests of one file share: servers of their own, a browser, and a person at it. Filled before the first test. */
+/** What the tests of one file share: servers that nobody else uses meanwhile, a browser, and a person at it. Filled before the first test. */
 export interface AtBrowser {
   servers: Servers;
   browser: Browser;

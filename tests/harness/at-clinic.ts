@@ -6,7 +6,7 @@ import { beginning } from "../../tools/machine/template.mjs";
 import { signedIn, type Client, type Reply } from "./client";
 import { sharedServers, startServers, type Servers } from "./servers";
 
-/** What the tests of one file share: a server of their own, and two of the clinic's staff. Filled before the first test. */
+/** What the tests of one file share: a server that nobody else uses meanwhile, and two of the clinic's staff. Filled before the first test. */
 export interface AtClinic {
   servers: Servers;
   client: Client;

@@ -30,7 +30,7 @@ export interface Servers {
 interface Kept {
   readonly own: Servers;
   readonly apps: App[];
-  readonly putBack: Awaited<ReturnType<typeof keepPristine>>;
+  readonly putTablesBack: Awaited<ReturnType<typeof keepPristine>>;
   /** Whether a file has had them since they were put back, and whether it may have changed what others count on. */
   used: "not" | "shared" | "whole";
   isTaken: boolean;
@@ -64,10 +64,9 @@ export async function sharedServers(): Promise<Servers> {
 
 async function startKept(): Promise<Kept> {
   const own = await startOwnServers(0);
-  const { database } = own;
-  const name = new URL(database.ownerUrl).pathname.slice(1);
-  const putBackTables = await keepPristine(database.root, name);
-  return { own, apps: [], putBack: putBackTables, used: "not", isTaken: false };
+  const { root, ownerUrl } = own.database;
+  const putTablesBack = await keepPristine(root, new URL(ownerUrl).pathname.slice(1));
+  return { own, apps: [], putTablesBack, used: "not", isTaken: false };
 }
 
 async function lend(servers: Kept, processes: number): Promise<Servers> {
@@ -97,7 +96,7 @@ async function lend(servers: Kept, processes: number): Promise<Servers> {
   };
 }
 
-async function putBack({ own, apps, putBack: putTablesBack }: Kept): Promise<void> {
+async function putBack({ own, apps, putTablesBack }: Kept): Promise<void> {
   own.setClock(beginning);
   await putTablesBack({
     answer: async () => {

@@ -64,7 +64,8 @@ export async function readPage(
   if (!words) return [];
   const { joins, values } = words;
   const wanted: (readonly [string, readonly unknown[]])[] = [
-    ["c.clinic_id = ? AND c.resting = FALSE", [clinicId]],
+    // A row that was not worked out since its episode ended may still say otherwise: the episode knows.
+    ["c.clinic_id = ? AND c.resting = FALSE AND e.ended_at IS NULL AND e.paused_at IS NULL", [clinicId]],
     ...(only === undefined ? [] : [["c.place = ?", [placeOf.get(only)]] as const]),
     ...(heldBy === undefined ? [] : [["c.held_by = ?", [heldBy]] as const]),
     ...(ids === undefined ? [] : [["c.episode_id IN (?)", [ids.length > 0 ? ids : [""]]] as const]),

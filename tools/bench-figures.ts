@@ -46,7 +46,7 @@ async function coreRows(): Promise<{ rows: Row[]; said: string }> {
 
 /** The page of twelve figures as one script, built as the product's islands are. */
 async function pageScript(): Promise<string> {
-  const root = path.resolve(import.meta.dirname, "..");
+  const root = process.cwd();
   const built = (await build({
     root,
     configFile: false,

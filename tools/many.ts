@@ -68,10 +68,10 @@ try {
     await copyClinic(db, tables, demoClinic.id, `b${more}`, false);
   await db.query("SET SESSION foreign_key_checks = 1, unique_checks = 1");
   await keepMissingWords(db);
-  // Years that are over stand in no caseload, as after a discharge.
+  // Years that are over stand in no caseload and are worked out no more, as after a discharge.
   await db.query(
     `UPDATE caseload_rows c JOIN episodes e ON e.clinic_id = c.clinic_id AND e.id = c.episode_id
-        SET c.resting = TRUE
+        SET c.resting = TRUE, c.valid_until = '9999-12-31'
       WHERE e.ended_at IS NOT NULL OR e.paused_at IS NOT NULL`,
   );
   // The copies' rows of the caseload are worked out as after a change of the rules: not all before the first page.

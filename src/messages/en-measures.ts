@@ -121,6 +121,7 @@ export const measures = {
   "measures.trend": "over time",
   "measures.grade": "grade",
   "measures.count": "count",
+  "measures.degrees": "degrees",
   "measures.submaximal": "held back by pain",
   "measures.barred": "Not to be taken now: {says}",
   "measures.meant": "unusual: it is meant",

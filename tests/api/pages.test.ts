@@ -5,6 +5,7 @@ import { attentionCodes } from "~/core/caseload/attention";
 import { namedLike } from "~/islands/caseload/named-like";
 import { demoClinic } from "~demo/clinic";
 import { grouped } from "~/server/case/grouped";
+import { staleOf } from "~/server/caseload/caseload-repository";
 import { signedIn, type Client } from "~tests/harness/client";
 import { startOwnServers, type Servers } from "~tests/harness/servers";
 import { runTool } from "../../tools/machine/prepare.mjs";
@@ -80,6 +81,26 @@ describe("the caseload of many, a page at a time", () => {
       const { status, body } = await clinician.get(`/api/caseload${query}`);
       expect([query, status, body.problems?.[0]?.path]).toEqual([query, 422, path]);
     }
+  });
+
+  it("what time has overtaken waits for the sweeper where there is much of it; what a write has does not", async () => {
+    const db = await mysql.createConnection(servers.database.ownerUrl);
+    const ids = (await walked()).map(({ episodeId }) => episodeId);
+    const overtake = (until: string, some: readonly string[]) =>
+      db.query("UPDATE caseload_rows SET valid_until = ? WHERE episode_id IN (?)", [until, some]);
+    const stale = () => staleOf(db, demoClinic.id, new Date().toISOString(), { written: 300, byTime: 20 });
+    // Nobody else sees it: it is taken back.
+    await db.beginTransaction();
+    await db.query("UPDATE caseload_rows SET valid_until = '9999-12-31'");
+    expect(await stale()).toEqual([]);
+    await overtake("1970-01-02", ids.slice(0, 20));
+    expect((await stale()).sort()).toEqual(ids.slice(0, 20).sort());
+    await overtake("1970-01-02", ids.slice(20, 100));
+    expect(await stale()).toEqual([]);
+    await overtake("1970-01-01", ids.slice(100, 130));
+    expect((await stale()).sort()).toEqual(ids.slice(100, 130).sort());
+    await db.rollback();
+    await db.end();
   });
 
   it("nobody of another clinic is in it, by whatever is asked", async () => {

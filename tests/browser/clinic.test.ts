@@ -1,7 +1,9 @@
+import mysql from "mysql2/promise";
 import { Secret, TOTP } from "otpauth";
 import type { Page } from "playwright-core";
 import { beforeAll, describe, expect, it } from "vitest";
-import { demoPassword } from "~demo/clinic";
+import { usualHabits } from "~/contract/habits";
+import { demoClinic, demoPassword } from "~demo/clinic";
 import { violationsOf, wcag } from "~tests/harness/axe";
 import { atBrowser } from "~tests/harness/at-browser";
 import { awake, nextFrames, phone, pick, signIn, tablet, visit, visitor } from "~tests/harness/browser";
@@ -11,6 +13,13 @@ const at = atBrowser({ signedIn: false });
 const good = "four grey mares at noon";
 const said = (page: Page, text: RegExp) =>
   page.getByRole("status").filter({ hasText: text }).first().waitFor();
+
+async function demandFactor(demandsFactor: boolean): Promise<void> {
+  const owner = await mysql.createConnection(at.servers.database.ownerUrl);
+  const habits = JSON.stringify({ ...usualHabits, demandsFactor });
+  await owner.execute("UPDATE clinics SET habits = ? WHERE id = ?", [habits, demoClinic.id]);
+  await owner.end();
+}
 
 beforeAll(async () => {
   await signIn(at.page, "lead");
@@ -47,7 +56,11 @@ describe("a colleague", () => {
     await enter();
     await ilse.page.waitForURL(`${at.url}/`);
 
+    // A clinic that asks everybody for one lets her go on once she has put her codes away: they are not shown again.
+    await demandFactor(true);
     await visit(ilse.page, "/account");
+    await ilse.page.getByText(/asks everybody for a second factor/).waitFor();
+    const goOn = ilse.page.getByRole("link", { name: "Go on to the patients" });
     const box = ilse.page.getByTestId("second-factor");
     await box.getByRole("button", { name: "Set it up" }).click();
     await box.getByLabel(/Your password/).fill(good);
@@ -58,8 +71,13 @@ describe("a colleague", () => {
     await box.getByLabel("Code of the app").fill(app.generate({ timestamp: now }));
     await box.getByRole("button", { name: "Turn it on" }).click();
     await ilse.page.getByRole("list", { name: "Recovery codes" }).waitFor();
+    expect(await goOn.count()).toBe(0);
     await box.getByRole("button", { name: "I have them" }).click();
     await box.getByText(/^On\. 8 recovery codes/).waitFor();
+    await goOn.click();
+    await ilse.page.waitForURL(`${at.url}/`);
+    await awake(ilse.page);
+    await demandFactor(false);
 
     await ilse.page.getByRole("button", { name: "Sign out" }).first().click();
     await ilse.page.waitForURL("**/sign-in");

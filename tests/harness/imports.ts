@@ -4,7 +4,7 @@ import path from "node:path";
 const imported = /(?:from|import)\s*\(?\s*"(~\/[^"]+|\.{1,2}\/[^"]+)"/g;
 
 /** The sources, tests left out: a test stands beside its module and may look at the whole house. */
-function sources(): string[] {
+export function sources(): string[] {
   return readdirSync("src", { recursive: true, encoding: "utf8" })
     .map((file) => `src/${file}`)
     .filter((file) => /\.(tsx?|astro)$/.test(file) && !file.includes(".test."));

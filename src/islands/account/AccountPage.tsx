@@ -14,14 +14,15 @@ const lacksFactor = ({ factorDemanded, secondFactor }: AccountView) => factorDem
 function AccountPage({ view: loaded, zone }: { view: AccountView; zone: string }) {
   const [view, setView] = useState(loaded);
   const [closed] = useState(lacksFactor(loaded));
-  const factor = <SecondFactorBox view={view} onChanged={setView} />;
+  const [codesStand, setCodesStand] = useState(false);
+  const factor = <SecondFactorBox view={view} onChanged={setView} onCodes={setCodesStand} />;
   return (
     <div className="mx-auto max-w-5xl px-4 py-4">
       <h1 className="text-2xl font-bold">{t("account.title")}</h1>
       <p className="text-base-content/80">
         {view.name}, {t(`role.${view.role}`)} · {view.email}
       </p>
-      {closed && (
+      {closed && !codesStand && (
         <div
           role={lacksFactor(view) ? "alert" : "status"}
           className={`alert mt-3 ${lacksFactor(view) ? "alert-warning" : "alert-success"}`}

@@ -10,10 +10,12 @@ import { problemAt, problemElsewhere } from "./problem-at";
 interface Props {
   view: AccountView;
   onChanged: (view: AccountView) => void;
+  /** That codes are shown which nobody will see again, and that they were put away. */
+  onCodes: (stand: boolean) => void;
 }
 
 /** The second factor: set up with an app, confirmed by a code of it, turned off with the password. */
-export default function SecondFactorBox({ view, onChanged }: Props) {
+export default function SecondFactorBox({ view, onChanged, onCodes }: Props) {
   const [password, setPassword] = useState("");
   const [asking, setAsking] = useState(false);
   const [offer, setOffer] = useState<SecondFactorOffer | null>(null);
@@ -45,7 +47,12 @@ export default function SecondFactorBox({ view, onChanged }: Props) {
     setOffer(null);
     setCode("");
     setCodes(answer.value.recoveryCodes);
+    onCodes(true);
     onChanged(answer.value.account);
+  };
+  const putAway = () => {
+    setCodes([]);
+    onCodes(false);
   };
 
   return (
@@ -63,7 +70,7 @@ export default function SecondFactorBox({ view, onChanged }: Props) {
               <li key={one}>{one}</li>
             ))}
           </ul>
-          <button type="button" className="btn btn-primary self-start" onClick={() => setCodes([])}>
+          <button type="button" className="btn btn-primary self-start" onClick={putAway}>
             {t("account.recoveryDone")}
           </button>
         </>

@@ -26,6 +26,10 @@ interface Props {
   onStill: (() => void) | undefined;
 }
 
+/** A unit that stands without a number: a lone ring says nothing. */
+const unitAlone = (unit: string) =>
+  unit === "deg" ? t("measures.degrees") : label("unit", unit) || t("measures.count");
+
 /** One measure of the visit: its trials on both sides, how it was taken, and how it reads at once. */
 export default function EntryRow({
   measure,
@@ -103,7 +107,7 @@ export default function EntryRow({
             </select>
           ) : (
             <span className="text-base-content/75 text-sm">
-              {measure.grades ? t("measures.grade") : label("unit", row.unit) || t("measures.count")}
+              {measure.grades ? t("measures.grade") : unitAlone(row.unit)}
             </span>
           )}
           {onTake && (

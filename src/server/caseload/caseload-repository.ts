@@ -147,7 +147,10 @@ export async function countPlaces(
   return counts;
 }
 
-/** Episodes of a clinic whose kept state holds no more: first what a write has overtaken, then what time has. */
+/**
+ * Episodes of a clinic whose kept state holds no more and is worked out before anything is shown: what a write has overtaken; and what
+ * time has, where no more than so many wait. Of thousands that midnight has overtaken some would help nobody: they are the sweeper's.
+ */
 export async function staleOf(
   db: Queryable,
   clinicId: string,
@@ -162,10 +165,10 @@ export async function staleOf(
     );
     return rows.map((row) => String(row["episode_id"]));
   };
-  return [
-    ...(await asked("valid_until = ?", [writtenOver], most.written)),
-    ...(await asked("valid_until > ? AND valid_until <= ?", [writtenOver, toDatabaseTime(now)], most.byTime)),
-  ];
+  const written = await asked("valid_until = ?", [writtenOver], most.written);
+  const until = [writtenOver, toDatabaseTime(now)];
+  const byTime = await asked("valid_until > ? AND valid_until <= ?", until, most.byTime + 1);
+  return byTime.length > most.byTime ? written : [...written, ...byTime];
 }
 
 /** Some episodes, of any clinic, whose kept state no longer holds. For the sweeper. */

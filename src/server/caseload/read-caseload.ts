@@ -21,7 +21,7 @@ import {
 import { projectEpisodes } from "./project-caseload";
 
 const pageSize = 40;
-/** So many at most are worked out before a page is shown; what time alone has overtaken is left to the sweeper beyond that. */
+/** So many at most are worked out before a page is shown; where time alone has overtaken more, all of those are the sweeper's. */
 const most = { written: 300, byTime: 20 };
 const mostIds = 100;
 const mostNamed = 60;

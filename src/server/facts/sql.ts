@@ -78,13 +78,14 @@ const writerOf = (
   row: RowDataPacket,
 ): string => (by && fromPhones && row["by_name"] === null ? t("told.onPhone") : String(row["by_name"] ?? ""));
 
-/** The fields of a fact from a row that has them under their column names. */
+/** The fields of a fact from a row that has them under their column names. Called for every row that is read: a plain loop. */
 function fieldsOf(columns: Columns, row: RowDataPacket): object {
-  return Object.fromEntries(
-    Object.entries(columns).flatMap(([field, { name, presence, fromDatabase }]) =>
-      presence === "optional" && row[name] === null ? [] : [[field, fromDatabase(row[name])]],
-    ),
-  );
+  const fields: Record<string, unknown> = {};
+  for (const [field, { name, presence, fromDatabase }] of Object.entries(columns)) {
+    const value: unknown = row[name];
+    if (value !== null || presence !== "optional") fields[field] = fromDatabase(value);
+  }
+  return fields;
 }
 
 function selectOf({ table, columns, by, order, through }: FactDefinition): string {

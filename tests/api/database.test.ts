@@ -49,6 +49,10 @@ describe("facts are append-only, whatever the application does", () => {
     await expect(app.query(`DELETE FROM ${table}`)).rejects.toMatchObject({ errno: 1142 });
   });
 
+  it("nor does the application take an episode out of the list", async () => {
+    await expect(app.query("DELETE FROM caseload_rows")).rejects.toMatchObject({ errno: 1142 });
+  });
+
   it("the application's account can neither alter the schema nor give rights", async () => {
     await expect(app.query("ALTER TABLE sessions ADD COLUMN x INT")).rejects.toMatchObject({ errno: 1142 });
     await expect(app.query("DROP TABLE sessions")).rejects.toMatchObject({ errno: 1142 });

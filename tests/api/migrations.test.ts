@@ -1,5 +1,5 @@
 import { spawn } from "node:child_process";
-import { cpSync, mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import os from "node:os";
 import path from "node:path";
 import mysql, { type Connection, type RowDataPacket } from "mysql2/promise";
@@ -33,6 +33,23 @@ describe("migrations", () => {
   const file = "migrations/0002_episodes.sql";
 
   it("applied ones are not applied again", async () => expect(await withFolder(() => undefined)).toEqual([]));
+  it("an episode that had lost its place in the list, by an earlier version, is in it again", async () => {
+    const rows = async () => {
+      const [found] = await owner.query<RowDataPacket[]>(
+        "SELECT episode_id, resting, onset_on, held_by FROM caseload_rows ORDER BY episode_id",
+      );
+      return found;
+    };
+    const before = await rows();
+    expect(before.length).toBeGreaterThan(20);
+    await owner.query("DELETE FROM caseload_rows WHERE episode_id <> ?", [before[0]?.["episode_id"]]);
+    const [, again = ""] = readFileSync("db/migrations/0036_found_and_in_the_list.sql", "utf8").split(
+      /(?=^INSERT)/m,
+    );
+    await owner.query(again);
+    expect(await rows()).toEqual(before);
+  });
+
   it("an edited old one is refused", async () => {
     const edited = withFolder((folder) => writeFileSync(path.join(folder, file), "-- another text\n"));
     await expect(edited).rejects.toThrow(MigrationRefused);

@@ -194,13 +194,15 @@ export async function staleEpisodes(
   }));
 }
 
-/** Says of every state that another engine worked out that it holds no more. Once for each process. */
+/**
+ * Says of every state that another engine worked out that it holds no more. Once for each process. Who rests stands in no list, and is
+ * worked out when the episode goes on.
+ */
 export async function overtakeOtherEngines(db: Queryable, engineVersion: string): Promise<void> {
-  await db.execute("UPDATE caseload_rows SET valid_until = ? WHERE engine_version <> ? AND valid_until > ?", [
-    rulesOver,
-    engineVersion,
-    rulesOver,
-  ]);
+  await db.execute(
+    "UPDATE caseload_rows SET valid_until = ? WHERE engine_version <> ? AND valid_until > ? AND resting = FALSE",
+    [rulesOver, engineVersion, rulesOver],
+  );
 }
 
 /**

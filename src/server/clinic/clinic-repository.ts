@@ -1,4 +1,5 @@
 import type { Habits } from "~/contract/habits";
+import { overtakeClinic } from "~/server/case/overtaken";
 import { toDatabaseTime, type Queryable } from "~/server/db/connection";
 
 interface Clinic {
@@ -25,6 +26,5 @@ export async function changeClinic(
     "INSERT INTO clinic_changes (clinic_id, id, before_it, after_it, made_by, at) VALUES (?, ?, ?, ?, ?, ?)",
     [by.clinicId, id, JSON.stringify(before), JSON.stringify(after), by.staffId, toDatabaseTime(at)],
   );
-  if (before.zone !== after.zone)
-    await db.execute("DELETE FROM caseload_rows WHERE clinic_id = ?", [by.clinicId]);
+  if (before.zone !== after.zone) await overtakeClinic(db, by.clinicId);
 }

@@ -108,6 +108,21 @@ ALTER TABLE slowly_made ADD COLUMN second_one INT NULL;
     await forget();
   });
 
+  it("one that was taken up while a run was held up goes on at one of them alone, each step once", async () => {
+    const first = withFolder(addSlow);
+    await expect.poll(columns, { timeout: 20_000, interval: 20 }).toEqual(["id", "first_one"]);
+    // As if the first had said nothing for too long.
+    await owner.query(
+      "UPDATE schema_migrations SET held_until = UTC_TIMESTAMP(3) - INTERVAL 1 SECOND WHERE name = '9998_slow.sql'",
+    );
+    const applied = await Promise.all([first, withFolder(addSlow)]);
+    expect(applied).toEqual([[], ["9998_slow.sql"]]);
+    expect(await columns()).toEqual(["id", "first_one", "second_one"]);
+    const [rows] = await owner.query<RowDataPacket[]>("SELECT id FROM slowly_made ORDER BY id");
+    expect(rows.map(({ id }) => Number(id))).toEqual([1, 2]);
+    await forget();
+  });
+
   it("one that failed leaves what it did, says why each time, and goes on once that is mended", async () => {
     const text =
       "CREATE TABLE slowly_made (id INT NOT NULL PRIMARY KEY);\nALTER TABLE mended_later ADD COLUMN x INT;\n";

@@ -1,4 +1,4 @@
-import { createHash } from "node:crypto";
+import { createHash, randomUUID } from "node:crypto";
 import { readFileSync, readdirSync } from "node:fs";
 import path from "node:path";
 import { setTimeout as sleep } from "node:timers/promises";
@@ -47,10 +47,11 @@ export async function migrate(
     await connection.query(
       `ALTER TABLE schema_migrations
          ADD COLUMN IF NOT EXISTS steps_done SMALLINT UNSIGNED NULL,
-         ADD COLUMN IF NOT EXISTS held_until DATETIME(3) NULL`,
+         ADD COLUMN IF NOT EXISTS held_until DATETIME(3) NULL,
+         ADD COLUMN IF NOT EXISTS held_by UUID NULL`,
     );
     const holder = await mysql.createConnection(connectionOptions(ownerUrl));
-    const work = { connection, holder, holdMs };
+    const work = { connection, holder, holdMs, by: randomUUID() };
     const applied = await applyMissing(work, filesIn(path.join(folder, "migrations"))).finally(() =>
       holder.end(),
     );
@@ -80,7 +81,12 @@ interface Work {
   readonly connection: Connection;
   readonly holder: Connection;
   readonly holdMs: number;
+  /** Who works: what they hold somebody else may have taken up, had they said nothing for too long. */
+  readonly by: string;
 }
+
+/** Somebody else has taken up what this run was at: it goes on there. */
+class TakenUp extends Error {}
 
 async function applyMissing(work: Work, files: readonly MigrationFile[]): Promise<string[]> {
   const done = await appliedRows(work.connection);
@@ -104,16 +110,13 @@ async function applyMissing(work: Work, files: readonly MigrationFile[]): Promis
  * last; how many statements are done stands in the row.
  */
 async function applyOne(work: Work, file: MigrationFile): Promise<boolean> {
-  const { connection, holdMs } = work;
+  const { connection, holdMs, by } = work;
   const [claim] = await connection.query<mysql.ResultSetHeader>(
-    `INSERT IGNORE INTO schema_migrations (name, checksum, steps_done, held_until)
-     VALUES (?, ?, 0, UTC_TIMESTAMP(3) + INTERVAL ? MICROSECOND)`,
-    [file.name, file.checksum, holdMs * 1000],
+    `INSERT IGNORE INTO schema_migrations (name, checksum, steps_done, held_until, held_by)
+     VALUES (?, ?, 0, UTC_TIMESTAMP(3) + INTERVAL ? MICROSECOND, ?)`,
+    [file.name, file.checksum, holdMs * 1000, by],
   );
-  if (claim.affectedRows === 1) {
-    await applyFrom(work, file, 0, false);
-    return true;
-  }
+  if (claim.affectedRows === 1 && (await applyFrom(work, file, 0, false))) return true;
   for (;;) {
     const row = (await appliedRows(connection)).get(file.name);
     if (!row) return applyOne(work, file);
@@ -128,13 +131,14 @@ async function applyOne(work: Work, file: MigrationFile): Promise<boolean> {
         `Migration ${file.name} was begun and never finished; look at the schema, then remove its row from schema_migrations.`,
       );
     const [taken] = await connection.query<mysql.ResultSetHeader>(
-      `UPDATE schema_migrations SET held_until = UTC_TIMESTAMP(3) + INTERVAL ? MICROSECOND
+      `UPDATE schema_migrations SET held_until = UTC_TIMESTAMP(3) + INTERVAL ? MICROSECOND, held_by = ?
         WHERE name = ? AND applied_at IS NULL AND (held_until IS NULL OR held_until < UTC_TIMESTAMP(3))`,
-      [holdMs * 1000, file.name],
+      [holdMs * 1000, by, file.name],
     );
     if (taken.affectedRows === 1) {
-      await applyFrom(work, file, row.stepsDone, row.wasHeld);
-      return true;
+      // Read again: until it was taken, one more statement may have been done and noted.
+      const from = (await appliedRows(connection)).get(file.name)?.stepsDone ?? row.stepsDone;
+      if (await applyFrom(work, file, from, row.wasHeld)) return true;
     }
     await sleep(200);
   }
@@ -147,19 +151,30 @@ const doneBefore = new Set([1050, 1051, 1060, 1061, 1091, 1826]);
  * Applies the statements that are not done yet. One that fails is given back where it stopped.
  *
  * @param isUncertain the one before ended without a word: its next statement may have been done without a note of it
+ * @returns false where somebody else has taken it up meanwhile: at most one statement was done here without a note of it
  */
-async function applyFrom(work: Work, file: MigrationFile, from: number, isUncertain: boolean): Promise<void> {
-  const { connection, holder, holdMs } = work;
+async function applyFrom(
+  work: Work,
+  file: MigrationFile,
+  from: number,
+  isUncertain: boolean,
+): Promise<boolean> {
+  const { connection, holder, holdMs, by } = work;
   const hold = setInterval(() => {
     holder
       .query(
-        "UPDATE schema_migrations SET held_until = UTC_TIMESTAMP(3) + INTERVAL ? MICROSECOND WHERE name = ? AND applied_at IS NULL",
-        [holdMs * 1000, file.name],
+        "UPDATE schema_migrations SET held_until = UTC_TIMESTAMP(3) + INTERVAL ? MICROSECOND WHERE name = ? AND applied_at IS NULL AND held_by = ?",
+        [holdMs * 1000, file.name, by],
       )
       .catch(() => undefined); // said again in a moment; if never again, somebody else takes it up
   }, holdMs / 4);
-  const note = (steps: number) =>
-    connection.query("UPDATE schema_migrations SET steps_done = ? WHERE name = ?", [steps, file.name]);
+  const note = async (what: string, value: number | null) => {
+    const [noted] = await connection.query<mysql.ResultSetHeader>(
+      `UPDATE schema_migrations SET ${what} WHERE name = ? AND held_by = ?`,
+      [...(value === null ? [] : [value]), file.name, by],
+    );
+    if (noted.affectedRows === 0) throw new TakenUp();
+  };
   try {
     const steps = migrationSteps(file.sql);
     for (let n = from; n < steps.length; n += 1) {
@@ -168,21 +183,25 @@ async function applyFrom(work: Work, file: MigrationFile, from: number, isUncert
       await connection.query(step).catch((error: { errno?: number }) => {
         if (!(isUncertain && n === from && doneBefore.has(Number(error.errno)))) throw error;
       });
-      await note(n + 1);
+      await note("steps_done = ?", n + 1);
       if (isOfRows(step)) await connection.query("COMMIT");
     }
-    await connection.query("UPDATE schema_migrations SET applied_at = UTC_TIMESTAMP(3) WHERE name = ?", [
-      file.name,
-    ]);
+    await note("applied_at = UTC_TIMESTAMP(3)", null);
+    return true;
   } catch (error) {
     await connection.query("ROLLBACK").catch(() => undefined);
+    if (error instanceof TakenUp) return false;
     // Of one that did nothing yet no trace is left, so that its file may be mended.
     await connection
-      .query("DELETE FROM schema_migrations WHERE name = ? AND applied_at IS NULL AND steps_done = 0", [
-        file.name,
-      ])
+      .query(
+        "DELETE FROM schema_migrations WHERE name = ? AND applied_at IS NULL AND steps_done = 0 AND held_by = ?",
+        [file.name, by],
+      )
       .then(() =>
-        connection.query("UPDATE schema_migrations SET held_until = NULL WHERE name = ?", [file.name]),
+        connection.query("UPDATE schema_migrations SET held_until = NULL WHERE name = ? AND held_by = ?", [
+          file.name,
+          by,
+        ]),
       )
       .catch(() => undefined);
     throw error;

@@ -13,7 +13,7 @@ GRANT SELECT, INSERT, UPDATE ON episodes TO {{app}};
 GRANT SELECT, INSERT, UPDATE, DELETE ON intake_drafts TO {{app}};
 GRANT SELECT, INSERT, UPDATE, DELETE ON session_drafts TO {{app}};
 -- An episode has its row from its first moment: without one nobody would see it. Earlier versions could take rows away.
-GRANT SELECT, INSERT, UPDATE, DELETE ON caseload_rows TO {{app}};
+GRANT SELECT, INSERT, UPDATE ON caseload_rows TO {{app}};
 REVOKE DELETE ON caseload_rows FROM {{app}};
 GRANT SELECT, INSERT, UPDATE ON password_links TO {{app}};
 GRANT SELECT, INSERT, UPDATE ON phone_links TO {{app}};

@@ -168,10 +168,10 @@ async function applyFrom(
       )
       .catch(() => undefined); // said again in a moment; if never again, somebody else takes it up
   }, holdMs / 4);
-  const note = async (what: string, value: number | null) => {
+  const note = async (what: string, ...values: number[]) => {
     const [noted] = await connection.query<mysql.ResultSetHeader>(
       `UPDATE schema_migrations SET ${what} WHERE name = ? AND held_by = ?`,
-      [...(value === null ? [] : [value]), file.name, by],
+      [...values, file.name, by],
     );
     if (noted.affectedRows === 0) throw new TakenUp();
   };
@@ -186,7 +186,7 @@ async function applyFrom(
       await note("steps_done = ?", n + 1);
       if (isOfRows(step)) await connection.query("COMMIT");
     }
-    await note("applied_at = UTC_TIMESTAMP(3)", null);
+    await note("applied_at = UTC_TIMESTAMP(3)");
     return true;
   } catch (error) {
     await connection.query("ROLLBACK").catch(() => undefined);

@@ -107,17 +107,33 @@ export function makeDatabase(options: PoolOptions, nodes: readonly NodeAddress[]
     }
   }
 
-  async function asked<T>(sql: unknown, work: (connection: PoolConnection) => Promise<T>): Promise<T> {
-    const text = typeof sql === "string" ? sql : String((sql as { sql?: string }).sql);
+  /** Does something, and again after a moment where its end was nothing that stays and it `may` be done again. */
+  async function again<T>(work: () => Promise<T>, may: (error: unknown) => boolean): Promise<T> {
     const since = Date.now();
     for (let tried = 1; ; tried += 1) {
       try {
-        return await once(work);
+        return await work();
       } catch (error) {
-        const mayBeAsked = isReading.test(text) || isConflict(error);
-        if (!mayBeAsked || !(await waitToTryAgain(error, tried, since))) throw error;
+        if (!may(error) || !(await waitToTryAgain(error, tried, since))) throw error;
       }
     }
+  }
+
+  /**
+   * A statement that stands for itself. Whatever it does, it may be tried again while it was not sent: a process that stood still for as
+   * long as it waits for a connection takes a server for gone that has answered.
+   */
+  function asked<T>(sql: unknown, work: (connection: PoolConnection) => Promise<T>): Promise<T> {
+    const text = typeof sql === "string" ? sql : String((sql as { sql?: string }).sql);
+    let sent = false;
+    const send = () => {
+      sent = false;
+      return once((connection) => {
+        sent = true;
+        return work(connection);
+      });
+    };
+    return again(send, (error) => !sent || isReading.test(text) || isConflict(error));
   }
 
   async function waitToTryAgain(error: unknown, tried: number, since: number): Promise<boolean> {
@@ -141,7 +157,7 @@ export function makeDatabase(options: PoolOptions, nodes: readonly NodeAddress[]
     },
     store: {
       getConnection: (then) => {
-        connected().then(
+        again(connected, () => true).then(
           ({ connection }) => then(null, connection.connection as unknown as CallbackConnection),
           (error: unknown) => then(error),
         );

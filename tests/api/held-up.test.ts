@@ -1,0 +1,58 @@
+import { setTimeout as sleep } from "node:timers/promises";
+import type { RowDataPacket } from "mysql2/promise";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { v7 as uuid } from "uuid";
+import { makeDatabase, type Database } from "~/server/db/database";
+import { nodesOf } from "~/server/db/nodes";
+import { startServers, type Servers } from "~tests/harness/servers";
+
+let servers: Servers;
+
+beforeAll(async () => {
+  servers = await startServers(1);
+});
+afterAll(() => servers.stop());
+
+describe("a process that stood still for longer than it waits for a connection", () => {
+  const waits = 150;
+  const named = ["held-up-1", "held-up-2"];
+  /** The process does nothing at all for a while: the answers lie there, and the time is up when it looks. */
+  const standStill = () => Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, 2 * waits);
+  const open = () => {
+    const uri = servers.database.appUrl;
+    return makeDatabase({ uri, connectTimeout: waits }, nodesOf(uri));
+  };
+
+  it.each([
+    [
+      "writes: nothing was sent yet",
+      (db: Database) =>
+        db.execute("INSERT INTO leases (name, holder, expires_at) VALUES (?, ?, ?)", [
+          named[0],
+          uuid(),
+          "2026-03-10 09:00:00",
+        ]),
+    ],
+    ["reads", (db: Database) => db.query<RowDataPacket[]>("SELECT 1")],
+    [
+      "counts, for a library that wants to be called back",
+      (db: Database) =>
+        new Promise((resolve, reject) =>
+          db.store.getConnection((error, connection) => {
+            connection?.release();
+            if (error) reject(error as Error);
+            else resolve(connection);
+          }),
+        ),
+    ],
+  ])("%s", async (_what, work) => {
+    const database = open();
+    const working = work(database);
+    working.catch(() => undefined);
+    // The name of the server is looked up first, and the connection begun.
+    await sleep(1);
+    standStill();
+    await expect(working).resolves.toBeDefined();
+    await database.end();
+  });
+});

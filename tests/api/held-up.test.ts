@@ -15,7 +15,6 @@ afterAll(() => servers.stop());
 
 describe("a process that stood still for longer than it waits for a connection", () => {
   const waits = 150;
-  const named = ["held-up-1", "held-up-2"];
   /** The process does nothing at all for a while: the answers lie there, and the time is up when it looks. */
   const standStill = () => Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, 2 * waits);
   const open = () => {
@@ -28,7 +27,7 @@ describe("a process that stood still for longer than it waits for a connection",
       "writes: nothing was sent yet",
       (db: Database) =>
         db.execute("INSERT INTO leases (name, holder, expires_at) VALUES (?, ?, ?)", [
-          named[0],
+          "held-up",
           uuid(),
           "2026-03-10 09:00:00",
         ]),

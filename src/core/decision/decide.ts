@@ -46,7 +46,11 @@ export function decide(
   judged: readonly DayJudgement[] = judgedDays(input),
   book: DemandBook = labelBook,
 ): Proposal {
-  const view = viewRecord(input, judged, book);
+  return decideBy(viewRecord(input, judged, book));
+}
+
+/** The same by a record that was judged and sorted before. */
+export function decideBy(view: RecordView): Proposal {
   for (const rule of taking) {
     const finding = rule(view);
     if (finding) return { ...withNotes(finding, view), engineVersion };

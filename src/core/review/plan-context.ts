@@ -1,6 +1,6 @@
 import type { DemandBook } from "~/core/demand/demand-book";
 import type { DecideInput } from "~/core/decision/record/decide-input";
-import { viewRecord } from "~/core/decision/record/record-view";
+import type { RecordView } from "~/core/decision/record/record-view";
 import { daysAway, rebaselineAfterDays } from "~/core/decision/rules/absence";
 import type { Lane } from "~/core/exercise/body";
 import { countedItem } from "~/core/progression/counted-item";
@@ -81,10 +81,8 @@ export const lastReaction = (items: readonly JudgedItem[]) =>
     .at(-1)?.nextDay;
 
 /** Days since anything was done, when every item that was ever done has been away for more than four weeks. */
-export function rebaselineDays(items: readonly JudgedItem[], book: DemandBook): number | null {
-  const away = items
-    .filter(({ days }) => days.length > 0)
-    .map(({ input, days }) => daysAway(viewRecord(input, days, book)));
+export function rebaselineDays(views: readonly RecordView[]): number | null {
+  const away = views.filter(({ allDays }) => allDays.length > 0).map(daysAway);
   const least = Math.min(...away);
   return away.length > 0 && least > rebaselineAfterDays ? least : null;
 }

@@ -2,10 +2,10 @@ import type { DemandBook } from "~/core/demand/demand-book";
 import { labelBook } from "~/core/demand/label-book";
 import { Type, type Static } from "@sinclair/typebox";
 import { changeBudget, harderThisWeek } from "~/core/decision/change-budget";
-import { decide } from "~/core/decision/decide";
-import { Proposal, type DecideInput, type SignedChange } from "~/core/decision/record/decide-input";
+import { decideBy } from "~/core/decision/decide";
+import { Proposal, type SignedChange } from "~/core/decision/record/decide-input";
 import { laneReadiness, LaneReadiness } from "~/core/decision/lane-readiness";
-import { reachedAt, viewRecord } from "~/core/decision/record/record-view";
+import { reachedIn, viewRecord, withBudget, type RecordView } from "~/core/decision/record/record-view";
 import { asFarAsStageGoes } from "~/core/decision/rules/step-up";
 import { stepQueue } from "~/core/decision/step-queue";
 import { dosePolicy } from "~/core/dose/dose-policy";
@@ -102,13 +102,13 @@ export function reviewCase(
   const adherence = lanesAdherence(file, days, items, today);
   const trained = lanesTrained(file, days, items, stage, { today, stageEnteredOn });
   const pains = dayPains(days, items);
-  const inputs = withPlan(file, days, items, adherence, pains, today, book);
+  const inputs = withPlan(file, days, items, adherence, pains, today, book).map((entry) => ({
+    ...entry,
+    view: viewRecord(entry.input, entry.days, book),
+  }));
   const lanes = laneReadiness(
     stage.lanes.map(({ lane }) => lane),
-    inputs.map(({ item, input, days }) => ({
-      lane: item.lane,
-      asFarAsItGoes: asFarAsItGoes(input, days, book),
-    })),
+    inputs.map(({ item, view }) => ({ lane: item.lane, asFarAsItGoes: asFarAsItGoes(view) })),
     trained,
   );
   const gate = stage.gate
@@ -136,10 +136,10 @@ export function reviewCase(
     zone: file.zone,
     careful: isCareful(file, stage),
   });
-  const first = inputs.map(({ item, input, days: judged }) => ({
+  const first = inputs.map(({ item, view }) => ({
     itemId: item.id,
     lane: item.lane,
-    proposal: decide(input, judged, book),
+    proposal: decideBy(view),
   }));
   const counted = inputs
     .filter(({ input }) => harderThisWeek(input.changes, { today, zone: file.zone }))
@@ -160,12 +160,12 @@ export function reviewCase(
       nextDayFine: lastReaction(items) === "fine",
       today,
     }),
-    rebaselineDays: rebaselineDays(inputs, book),
-    items: inputs.map(({ item, input, days: judged }, i) => {
+    rebaselineDays: rebaselineDays(inputs.map(({ view }) => view)),
+    items: inputs.map(({ item, input, view }, i) => {
       const ahead = queue.get(item.id);
       const within = ahead === undefined || budget.used + ahead < budget.limit;
       const proposal = within ? first[i]?.proposal : undefined;
-      const reachedCm = reachedAt(input, judged);
+      const reachedCm = reachedIn(view);
       return {
         itemId: item.id,
         exerciseId: item.exerciseId,
@@ -177,8 +177,7 @@ export function reviewCase(
         prescribedAt: input.prescribedAt,
         maximumN: input.maximumN ?? null,
         ...(reachedCm === null ? {} : { reachedCm }),
-        proposal:
-          proposal ?? decide({ ...input, changeBudget: { ...budget, ahead: ahead ?? 0 } }, judged, book),
+        proposal: proposal ?? decideBy(withBudget(view, { ...budget, ahead: ahead ?? 0 })),
       };
     }),
   };
@@ -198,13 +197,9 @@ function signedChanges(file: CaseFile): SignedChange[][] {
   );
 }
 
-function asFarAsItGoes(input: DecideInput, days: JudgedItem["days"], book: DemandBook): boolean {
-  const { role = "main", prescription } = input;
-  return (
-    !isStepped(role) ||
-    !dosePolicy(prescription.dose.policy).steps ||
-    asFarAsStageGoes(viewRecord(input, days, book))
-  );
+function asFarAsItGoes(view: RecordView): boolean {
+  const { role = "main", prescription } = view.input;
+  return !isStepped(role) || !dosePolicy(prescription.dose.policy).steps || asFarAsStageGoes(view);
 }
 
 /** Lanes that keep the gate shut: left out, named by an effort criterion, or gauged by a measure that is not met. */

@@ -14,6 +14,7 @@ import { ageYears } from "~/core/schedule/age-years";
 import { localDay } from "~/core/schedule/local-day";
 import { laterOf } from "~/core/schedule/next-instant";
 import { check } from "~/core/schema/check";
+import { once } from "~/core/schema/once";
 import type { Voided, VoidedKind } from "~/core/schema/voided";
 import { changesOfIntakes, conditionsOfAge, conditionsOver } from "./conditions-of";
 import type { CaseParts } from "./case-parts";
@@ -63,12 +64,6 @@ export function judgedAt(head: EpisodeHead, made: MadeCase, zone: string, clock:
   const days = once(() => caseDays(file));
   const book = once(() => bookOf(file));
   return { ...made, head, file, days, book, review: once(() => reviewCase(file, { book: book() })) };
-}
-
-/** Works something out when it is first asked for, and once. */
-function once<T>(work: () => T): () => T {
-  let done: { readonly value: T } | undefined;
-  return () => (done ??= { value: work() }).value;
 }
 
 /** The case that the parts of an episode make. @throws Error for an episode whose pathway is gone */

@@ -9,6 +9,7 @@ import { labelBook } from "~/core/demand/label-book";
 import type { Harder } from "~/core/progression/harder";
 import type { DayJudgement } from "~/core/response/judge-day";
 import { localDay } from "~/core/schedule/local-day";
+import { once } from "~/core/schema/once";
 import type { DecideInput, SignedChange } from "./decide-input";
 import { judgedDays } from "./judged-days";
 import { nextHarder } from "./next-harder";
@@ -27,7 +28,7 @@ export interface RecordView {
   /** Days worked at the present prescription. */
   readonly days: readonly DayJudgement[];
   readonly lastChange: SignedChange | undefined;
-  /** What would be turned next, or what stands in its way. */
+  /** What would be turned next, or what stands in its way: worked out when it is first looked at, as the next one. */
   readonly next: Harder;
   /** The limit that the present prescription breaks already, or null. */
   readonly beyond: Restriction | null;
@@ -52,12 +53,14 @@ export function viewRecord(
 ): RecordView {
   const known = knownAt(input);
   const allDays = inOrder(judged, (day) => day.lastSessionAt, input.now);
-  const days = daysSince(allDays, input.prescribedAt);
+  const days = allDays.filter((day) => after(day.lastSessionAt, input.prescribedAt));
   const today = localDay(input.now, input.zone);
   const stopOf = (prescription: Prescription) => {
     const variant = variantOf(input.exercise, prescription.variantId);
     return obstacle(prescription, variant, input.exercise, input.restrictions, today, book);
   };
+  const next = once(() => nextHarder(known, today, book, reachedIn({ days })));
+  const beyond = once(() => stopOf(input.prescription));
   return {
     input: known,
     today,
@@ -66,8 +69,12 @@ export function viewRecord(
     allDays,
     days,
     lastChange: known.changes.at(-1),
-    next: nextHarder(known, today, book, lastReach(days)),
-    beyond: stopOf(input.prescription),
+    get next() {
+      return next();
+    },
+    get beyond() {
+      return beyond();
+    },
     shelf: shelfUnder(input.restrictions, today),
     demandOf: (prescription) => {
       const told = book.demandOf(input.exercise, prescription);
@@ -77,24 +84,9 @@ export function viewRecord(
   };
 }
 
-/** How far was reached on the last of some days, oldest first; null where nobody measured it then. */
-const lastReach = (days: readonly DayJudgement[]): number | null => days.at(-1)?.reachedCm ?? null;
-
-const daysSince = (days: readonly DayJudgement[], prescribedAt: string): DayJudgement[] =>
-  days.filter((day) => after(day.lastSessionAt, prescribedAt));
-
 /** How far was reached on the last day that was worked at the present prescription, centimetres; null where nobody measured it. */
-export function reachedAt(
-  { now, prescribedAt }: Pick<DecideInput, "now" | "prescribedAt">,
-  judged: readonly DayJudgement[],
-): number | null {
-  return lastReach(
-    daysSince(
-      inOrder(judged, (day) => day.lastSessionAt, now),
-      prescribedAt,
-    ),
-  );
-}
+export const reachedIn = ({ days }: Pick<RecordView, "days">): number | null =>
+  days.at(-1)?.reachedCm ?? null;
 
 /** The input without what came after its `now`: later changes, answers, clearances and signals. */
 function knownAt(input: DecideInput): DecideInput {
@@ -126,6 +118,12 @@ function inOrder<T>(entries: readonly T[], instant: (entry: T) => string, now: s
     .sort((a, b) => a.at - b.at)
     .map(({ entry }) => entry);
 }
+
+/** The same record with a budget of changes to keep to. */
+export const withBudget = (view: RecordView, changeBudget: DecideInput["changeBudget"]): RecordView => ({
+  ...view,
+  input: { ...view.input, changeBudget },
+});
 
 /** The same record as it would be if every open day were reported fine. */
 export function withOpenDaysFine(view: RecordView): RecordView {

@@ -4,6 +4,8 @@ import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { v7 as uuid } from "uuid";
 import { makeDatabase, type Database } from "~/server/db/database";
 import { nodesOf } from "~/server/db/nodes";
+import type { CaseloadRow } from "~/contract/clinic";
+import { signedIn } from "~tests/harness/client";
 import { startServers, type Servers } from "~tests/harness/servers";
 
 let servers: Servers;
@@ -54,4 +56,18 @@ describe("a process that stood still for longer than it waits for a connection",
     await expect(working).resolves.toBeDefined();
     await database.end();
   });
+});
+
+it("while a record is judged by every school, day by day, everybody else is answered", async () => {
+  const one = await signedIn(servers.urls[0] as string);
+  const { rows } = (await one.get("/api/caseload")).body as { rows: CaseloadRow[] };
+  const id = rows.find(({ person }) => person.familyName === "Marchbanks")?.episodeId ?? "";
+  const { itemId } = (await one.get(`/api/episodes/${id}`)).body.items[0];
+  let isDone = false;
+  const long = one.get(`/api/episodes/${id}/schools?item=${itemId}`).finally(() => (isDone = true));
+  let answered = 0;
+  for (; !isDone; answered += 1) expect((await fetch(`${servers.urls[0]}/health`)).status).toBe(200);
+  expect((await long).status).toBe(200);
+  // A process that does nothing else meanwhile answers as many as it asks its database before, which is six.
+  expect(answered).toBeGreaterThan(20);
 });

@@ -1,6 +1,7 @@
 import type { Static, TSchema } from "@sinclair/typebox";
 import type { OpenSolver } from "~/core/week/mip";
 import { check } from "~/core/schema/check";
+import { finished, type InSteps } from "~/core/schema/in-steps";
 import { type Checked, type FieldProblem } from "~/core/schema/field-problem";
 
 /** What of the world a calculation may need: given by whoever runs it, since the core has none. */
@@ -8,6 +9,8 @@ export interface Tools {
   readonly solver: OpenSolver;
   /** Milliseconds of a clock that only goes on. */
   readonly now: () => number;
+  /** Does long work, with others let in between its steps where there are any. */
+  readonly long: <T>(work: InSteps<T>) => T | Promise<T>;
 }
 
 /** A registered calculation: one name in the interface, at the endpoint and on the command line. */
@@ -23,7 +26,7 @@ export interface Calculation<I extends TSchema = TSchema, O extends TSchema = TS
   readonly example: Static<I>;
   /** What the schema cannot say, such as the order of two fields. */
   readonly problems?: (input: Static<I>) => readonly FieldProblem[];
-  /** The result; or, where a solver works it out, its promise. */
+  /** The result; or, where a solver or long work comes to it, its promise. */
   readonly run: (input: Static<I>, tools: Tools) => Static<O> | Promise<Static<O>>;
 }
 
@@ -37,6 +40,7 @@ export function calculation<I extends TSchema, O extends TSchema>(
 const noTools: Tools = {
   solver: () => Promise.reject(new Error("no solver was given")),
   now: () => 0,
+  long: finished,
 };
 
 /** Checks the input strictly, then runs. @returns the result, or its promise; or what is wrong with which field */

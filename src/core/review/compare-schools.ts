@@ -4,10 +4,12 @@ import { Outcome } from "~/core/decision/record/decide-input";
 import { Evidence } from "~/core/decision/record/evidence";
 import { Change } from "~/core/progression/change";
 import { PainSchoolCode, painSchoolCodes } from "~/core/response/pain-school";
+import type { TrainingDay } from "~/core/response/session-record";
 import { closesAt, trainingDayState } from "~/core/response/training-day-state";
 import { caseDays, itemDays } from "~/core/case/case-days";
 import type { CaseFile } from "~/core/case/case-file";
 import { schoolInForce } from "~/core/case/in-force";
+import { eachInSteps, finished, type InSteps } from "~/core/schema/in-steps";
 import { reviewCase } from "./review-case";
 
 const closed = { additionalProperties: false };
@@ -62,25 +64,22 @@ const latestDays = 30;
  *
  * @returns null when the item is not in the plan
  */
-export function compareSchools(file: CaseFile, itemId: string, book?: DemandBook): SchoolComparison | null {
+export const compareSchools = (file: CaseFile, itemId: string, book?: DemandBook): SchoolComparison | null =>
+  finished(comparingSchools(file, itemId, book));
+
+/** The same, a day of a school at a time. */
+export function* comparingSchools(
+  file: CaseFile,
+  itemId: string,
+  book?: DemandBook,
+): InSteps<SchoolComparison | null> {
   if (!file.items.some((item) => item.id === itemId && item.endedAt === undefined)) return null;
   const days = itemDays(caseDays(file), itemId).slice(-latestDays);
-  const schools = painSchoolCodes.map((school) => ({
-    school,
-    verdicts: days.flatMap((day): SchoolVerdict[] => {
-      const state = trainingDayState(day, file.asOf);
-      const closed = closesAt(day.lastSessionAt);
-      const closedAt = state === "reported" ? (day.report?.receivedAt ?? closed) : closed;
-      const asOf = state === "open" ? file.asOf : closedAt;
-      const item = reviewCase(unanswered(file, day.lastSessionAt, asOf), {
-        school,
-        ...(book ? { book } : {}),
-      }).items.find((entry) => entry.itemId === itemId);
-      if (!item) return [];
-      const { outcome, rule, evidence, change } = item.proposal;
-      return [{ date: day.date, outcome, rule, evidence, change: change ?? null }];
-    }),
-  }));
+  const schools: { school: PainSchoolCode; verdicts: SchoolVerdict[] }[] = [];
+  for (const school of painSchoolCodes) {
+    const said = yield* eachInSteps(days, (day) => verdictOn(file, itemId, day, school, book));
+    schools.push({ school, verdicts: said.filter((verdict) => verdict !== null) });
+  }
   const parting = days.find(({ date }) => {
     const said = schools.map(({ verdicts }) => verdicts.find((verdict) => verdict.date === date)?.outcome);
     return new Set(said).size > 1;
@@ -97,6 +96,27 @@ export function compareSchools(file: CaseFile, itemId: string, book?: DemandBook
     schools,
     partedOn: parting?.date ?? null,
   };
+}
+
+/** What a school says of an item on one of its days, once that is closed; null where the item was not in the plan then. */
+function verdictOn(
+  file: CaseFile,
+  itemId: string,
+  day: TrainingDay,
+  school: PainSchoolCode,
+  book: DemandBook | undefined,
+): SchoolVerdict | null {
+  const state = trainingDayState(day, file.asOf);
+  const closesOn = closesAt(day.lastSessionAt);
+  const closedAt = state === "reported" ? (day.report?.receivedAt ?? closesOn) : closesOn;
+  const asOf = state === "open" ? file.asOf : closedAt;
+  const item = reviewCase(unanswered(file, day.lastSessionAt, asOf), {
+    school,
+    ...(book ? { book } : {}),
+  }).items.find((entry) => entry.itemId === itemId);
+  if (!item) return null;
+  const { outcome, rule, evidence, change } = item.proposal;
+  return { date: day.date, outcome, rule, evidence, change: change ?? null };
 }
 
 /** The case at `asOf`, without what was decided after the session ended. */

@@ -4,6 +4,7 @@ import { engineVersion } from "~/core/decision/decide";
 import { Outcome, type Proposal } from "~/core/decision/record/decide-input";
 import type { CaseDecision, CaseFile } from "~/core/case/case-file";
 import { knownAt } from "~/core/case/known-at";
+import { eachInSteps, finished, type InSteps } from "~/core/schema/in-steps";
 import { reviewCase } from "./review-case";
 
 /** A signed decision beside what the same record proposes today. */
@@ -30,24 +31,28 @@ export type Replay = Static<typeof Replay>;
  * Makes every signed proposal again from the record as it was known when it was signed, and lists those that come out
  * otherwise: under the engine that stored them there should be none; under a later one the differences are shown.
  */
-export function replayDecisions(file: CaseFile, book?: DemandBook): Replay {
+export const replayDecisions = (file: CaseFile, book?: DemandBook): Replay =>
+  finished(replayingDecisions(file, book));
+
+/** The same, a decision at a time. */
+export function* replayingDecisions(file: CaseFile, book?: DemandBook): InSteps<Replay> {
+  const decisions = yield* eachInSteps(file.decisions, (decision) => replayed(file, decision, book));
+  return { engineVersion, decisions };
+}
+
+function replayed(file: CaseFile, decision: CaseDecision, book: DemandBook | undefined): ReplayedDecision {
+  const again = reviewCase(knownBefore(file, decision), {
+    school: decision.school,
+    ...(book ? { book } : {}),
+  }).items.find((item) => item.itemId === decision.itemId)?.proposal;
   return {
-    engineVersion,
-    decisions: file.decisions.map((decision) => {
-      const again = reviewCase(knownBefore(file, decision), {
-        school: decision.school,
-        ...(book ? { book } : {}),
-      }).items.find((item) => item.itemId === decision.itemId)?.proposal;
-      return {
-        decisionId: decision.id,
-        itemId: decision.itemId,
-        at: decision.at,
-        storedEngine: decision.proposal.engineVersion,
-        same: again !== undefined && content(again) === content(decision.proposal),
-        stored: { outcome: decision.proposal.outcome, rule: decision.proposal.rule },
-        replayed: again ? { outcome: again.outcome, rule: again.rule } : null,
-      };
-    }),
+    decisionId: decision.id,
+    itemId: decision.itemId,
+    at: decision.at,
+    storedEngine: decision.proposal.engineVersion,
+    same: again !== undefined && content(again) === content(decision.proposal),
+    stored: { outcome: decision.proposal.outcome, rule: decision.proposal.rule },
+    replayed: again ? { outcome: again.outcome, rule: again.rule } : null,
   };
 }
 

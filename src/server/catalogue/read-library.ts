@@ -3,6 +3,7 @@ import { limitsOf } from "~/core/case/in-force";
 import { moveInForce } from "~/core/case/stage-in-force";
 import { measuredHeight } from "~/core/case/measured-body";
 import { check } from "~/core/schema/check";
+import { eachInSteps } from "~/core/schema/in-steps";
 import { stageOf } from "~/core/pathway/pathway";
 import { suitsUnder } from "~/core/progression/stage-need";
 import { activationRanking, enoughPercent } from "~/core/progression/activation-ranking";
@@ -17,6 +18,7 @@ import type { StaffContext } from "~/server/staff-context";
 import type { LoadedCase } from "~/server/case/make-case";
 import { loadEpisode, noteRead } from "~/server/case/load-episode";
 import { ApiProblem, refused } from "~/server/http/problem";
+import { inSlices } from "~/server/solve/in-slices";
 import { clinicCatalogue, type ClinicCatalogue } from "./clinic-catalogue";
 import { nearestAtMost, readQuery } from "./search-catalogue";
 
@@ -38,7 +40,8 @@ export async function readPatientLibrary(
   const catalogue = await clinicCatalogue(staff.clinicId);
   const { hits, muscle } = searched(catalogue, params);
   const hindrance = hindranceFor(loaded, catalogue);
-  const judged = hits.map((hit) => ({ hit, says: hindrance(hit) }));
+  // A body of a height that nobody had yet is drawn with every exercise.
+  const judged = await inSlices(eachInSteps(hits, (hit) => ({ hit, says: hindrance(hit) })));
   const fitting = judged.filter(({ says }) => says === undefined).map(({ hit }) => hit);
   const reasons = new Map<string | null, ExerciseHit[]>();
   for (const { hit, says } of judged) {

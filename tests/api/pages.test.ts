@@ -5,7 +5,7 @@ import { attentionCodes } from "~/core/caseload/attention";
 import { namedLike } from "~/islands/caseload/named-like";
 import { demoClinic } from "~demo/clinic";
 import { grouped } from "~/server/case/grouped";
-import { staleOf } from "~/server/caseload/caseload-repository";
+import { readPage, staleOf, type Wanted } from "~/server/caseload/caseload-repository";
 import { signedIn, type Client } from "~tests/harness/client";
 import { startOwnServers, type Servers } from "~tests/harness/servers";
 import { runTool } from "../../tools/machine/prepare.mjs";
@@ -71,6 +71,25 @@ describe("the caseload of many, a page at a time", () => {
     expect((await page(`?ids=${some?.episodeId}`)).rows).toMatchObject([{ episodeId: some?.episodeId }]);
     expect((await page("?name=%25")).rows).toEqual([]);
   });
+
+  it.each(["a", "b", "1", "a b", "stanho b2", "nobody"])(
+    "%s: the list is the same by either road, by those whom it fits or walked along",
+    async (name) => {
+      const db = await mysql.createConnection({ uri: servers.database.ownerUrl, dateStrings: true });
+      const [[{ holder }]] = (await db.query("SELECT MIN(held_by) AS holder FROM episodes")) as [
+        [{ holder: string }],
+        unknown,
+      ];
+      const read = async (wanted: Partial<Wanted>) =>
+        (await readPage(db, demoClinic.id, { name, most: 60, ...wanted }, "2026-03-10T09:00:00Z", "")).map(
+          ({ place }) => place.episodeId,
+        );
+      for (const wanted of [{}, { heldBy: holder }, { only: "hold" }] as const)
+        expect(await read({ ...wanted, walkedFrom: 0 })).toEqual(await read(wanted));
+      expect((await read({})).length).toBeGreaterThan(name === "nobody" ? -1 : 0);
+      await db.end();
+    },
+  );
 
   it("a place that no page has named, and ids that are none, are refused at the field", async () => {
     for (const [query, path] of [

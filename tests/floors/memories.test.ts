@@ -13,6 +13,7 @@ const ofNothingKept: Readonly<Record<string, string>> = {
   "src/server/case/body-of.ts": "what is calculated from a whole text, under that text",
   "src/server/db/connection.ts": "the connections themselves",
   "src/server/duty/heartbeat.ts": "whether it beats",
+  "src/server/solve/in-slices.ts": "how much is being worked out, and whose turn it is",
   "src/server/solve/solver-thread.ts": "how many threads are at work",
 };
 

@@ -80,11 +80,10 @@ export function joinsOfWords(
   clinicId: string,
   most?: number,
 ): { joins: string; values: string[] } | null {
-  const asked = text.trim().split(/\s+/);
-  const words = wordsOf(text).slice(0, mostWords);
-  if (words.length === 0 || !asked.every((word) => ofNames.test(word))) return null;
+  const words = askedFor(text);
+  if (!words) return null;
   const few = most !== undefined && words.length === 1 ? `LIMIT ${most}` : "";
-  const fitting = `SELECT person_id FROM person_words WHERE clinic_id = ? AND word LIKE ? ${few}`;
+  const fitting = `SELECT person_id FROM person_words FORCE INDEX (PRIMARY) WHERE clinic_id = ? AND word LIKE ? ${few}`;
   return {
     joins: words
       .map(
@@ -94,4 +93,49 @@ export function joinsOfWords(
     // Letters and digits alone: nothing of a word is a pattern.
     values: words.flatMap((word) => [clinicId, `${word}%`]),
   };
+}
+
+/** How many words of each are counted, and no further, to tell whether there are many. */
+export const many = 500;
+
+/**
+ * The same for a walk along episodes that stand in an order already, where every word fits many: to read all those first, and put
+ * them into order, would take the longer the larger a clinic is; the few that are shown are soon met.
+ *
+ * @param episodes what the walk calls its table of episodes
+ * @param from from how many on
+ * @returns conditions, and their values; null where a word fits few, or nobody can be meant
+ */
+export async function walkByWords(
+  db: Queryable,
+  text: string,
+  clinicId: string,
+  episodes: string,
+  from = many,
+): Promise<{ conditions: string[]; values: string[] } | null> {
+  const words = askedFor(text);
+  if (!words) return null;
+  const patterns = words.map((word) => `${word}%`);
+  const counted =
+    "SELECT COUNT(*) FROM (SELECT 1 FROM person_words FORCE INDEX (PRIMARY) WHERE clinic_id = ? AND word LIKE ? LIMIT ?) f";
+  const [[row]] = await db.query<RowDataPacket[]>(
+    `SELECT LEAST(${words.map(() => `(${counted})`).join(", ")}, ?) AS fewest`,
+    [...patterns.flatMap((pattern) => [clinicId, pattern, from]), from],
+  );
+  if (Number(row?.["fewest"]) < from) return null;
+  return {
+    // Asked of each row by itself: a join would be put before the walk.
+    conditions: words.map(
+      () => `(SELECT 1 FROM person_words FORCE INDEX (person_words_person)
+               WHERE clinic_id = ${episodes}.clinic_id AND person_id = ${episodes}.person_id AND word LIKE ? LIMIT 1) = 1`,
+    ),
+    values: patterns,
+  };
+}
+
+/** The words of what was typed; null where nobody can be meant. */
+function askedFor(text: string): string[] | null {
+  const words = wordsOf(text).slice(0, mostWords);
+  const typed = text.trim().split(/\s+/);
+  return words.length > 0 && typed.every((word) => ofNames.test(word)) ? words : null;
 }

@@ -2,7 +2,7 @@ import type { RowDataPacket } from "mysql2";
 import type { CaseloadRow } from "~/contract/clinic";
 import { attentionCodes, type CaseloadState } from "~/core/caseload/attention";
 import { rulesOver, writtenOver } from "~/server/case/overtaken";
-import { joinsOfWords } from "~/server/case/person-words";
+import { joinsOfWords, walkByWords } from "~/server/case/person-words";
 import { fromDatabaseJson, toDatabaseTime, type Queryable } from "~/server/db/connection";
 
 /** The kept state of an episode, and until when it holds. */
@@ -41,6 +41,8 @@ export interface Wanted {
   readonly heldBy?: string | undefined;
   /** Parts of a name, or a year of birth. */
   readonly name?: string | undefined;
+  /** From so many on whom each word fits the list is walked; left out: where that is worth it. */
+  readonly walkedFrom?: number;
   readonly ids?: readonly string[] | undefined;
   /** Not these: they stand elsewhere in the list. */
   readonly without?: readonly string[] | undefined;
@@ -52,15 +54,19 @@ export interface Wanted {
 const placeOf = new Map(attentionCodes.map((code, place) => [code, place]));
 const never = "9999-12-31T00:00:00.000Z";
 
-/** A page of a clinic's active episodes in their order. One query, along an index; with a name or a holder, along that. */
+/**
+ * A page of a clinic's active episodes in their order, along an index; with a holder along theirs, with a name that few have along that.
+ */
 export async function readPage(
   db: Queryable,
   clinicId: string,
-  { only, heldBy, name, ids, without, after, most }: Wanted,
+  { only, heldBy, name, walkedFrom, ids, without, after, most }: Wanted,
   now: string,
   engineVersion: string,
 ): Promise<CaseloadEntry[]> {
-  const words = name === undefined ? { joins: "", values: [] } : joinsOfWords(name, clinicId);
+  const walk =
+    name === undefined || ids !== undefined ? null : await walkByWords(db, name, clinicId, "e", walkedFrom);
+  const words = name === undefined || walk ? { joins: "", values: [] } : joinsOfWords(name, clinicId);
   if (!words) return [];
   const { joins, values } = words;
   const wanted: (readonly [string, readonly unknown[]])[] = [
@@ -68,6 +74,7 @@ export async function readPage(
     ["c.clinic_id = ? AND c.resting = FALSE AND e.ended_at IS NULL AND e.paused_at IS NULL", [clinicId]],
     ...(only === undefined ? [] : [["c.place = ?", [placeOf.get(only)]] as const]),
     ...(heldBy === undefined ? [] : [["c.held_by = ?", [heldBy]] as const]),
+    ...(walk === null ? [] : [[walk.conditions.join(" AND "), walk.values] as const]),
     ...(ids === undefined ? [] : [["c.episode_id IN (?)", [ids.length > 0 ? ids : [""]]] as const]),
     ...(without === undefined || without.length === 0
       ? []

@@ -7,6 +7,7 @@ import { at, atClinic, begin, paths } from "~tests/harness/at-clinic";
 import { circumstances } from "~tests/harness/story";
 import { importCase } from "~/core/case/import-case";
 import { replayDecisions } from "~/core/review/replay-decisions";
+import { finished } from "~/core/work/in-steps";
 import { fullGym } from "~/core/exercise/kit";
 
 const clinic = atClinic();
@@ -147,7 +148,7 @@ describe("a dose by the clinician's own hand", () => {
     if (!taken.ok) throw new Error(JSON.stringify(taken.problems));
     expect(taken.value.items[0]?.prescriptions.at(-1)?.prescription).toEqual(wanted);
     expect(taken.value.decisions.at(-1)?.applied).toMatchObject({ kind: "by-hand", prescription: wanted });
-    const { decisions } = replayDecisions(taken.value);
+    const { decisions } = finished(replayDecisions(taken.value));
     expect(decisions).not.toEqual([]);
     expect(decisions.filter(({ same }) => !same)).toEqual([]);
   });

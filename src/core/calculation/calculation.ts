@@ -1,7 +1,7 @@
 import type { Static, TSchema } from "@sinclair/typebox";
 import type { OpenSolver } from "~/core/week/mip";
 import { check } from "~/core/schema/check";
-import { finished, type InSteps } from "~/core/schema/in-steps";
+import { finished, type InSteps } from "~/core/work/in-steps";
 import { type Checked, type FieldProblem } from "~/core/schema/field-problem";
 
 /** What of the world a calculation may need: given by whoever runs it, since the core has none. */

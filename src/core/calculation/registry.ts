@@ -1,5 +1,5 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { DayByDay, readingDays } from "~/core/review/day-by-day";
+import { dayByDay, DayByDay } from "~/core/review/day-by-day";
 import { measuredBody, type MeasuredBody } from "~/core/case/measured-body";
 import { judgedDays } from "~/core/decision/record/judged-days";
 import type { DemandBook } from "~/core/demand/demand-book";
@@ -103,7 +103,7 @@ export const calculations = (bookOf: (body: MeasuredBody) => DemandBook): readon
     output: DayByDay,
     example: { case: caseExample },
     problems: (i) => within("/case", caseProblems(i.case)),
-    run: (i, { long }) => long(readingDays(i.case, i.from ?? null, bookOf(measuredBody(i.case)))),
+    run: (i, { long }) => long(dayByDay(i.case, i.from ?? null, bookOf(measuredBody(i.case)))),
   }),
 ];
 

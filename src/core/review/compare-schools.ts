@@ -9,7 +9,7 @@ import { closesAt, trainingDayState } from "~/core/response/training-day-state";
 import { caseDays, itemDays } from "~/core/case/case-days";
 import type { CaseFile } from "~/core/case/case-file";
 import { schoolInForce } from "~/core/case/in-force";
-import { eachInSteps, finished, type InSteps } from "~/core/schema/in-steps";
+import { eachInSteps, type InSteps } from "~/core/work/in-steps";
 import { reviewCase } from "./review-case";
 
 const closed = { additionalProperties: false };
@@ -62,13 +62,9 @@ const latestDays = 30;
  * Gotcha: the days after the parting are the days as they were done. What somebody would have done under another school's
  * doses is not known and not guessed.
  *
- * @returns null when the item is not in the plan
+ * @returns in steps, a day of a school at a time; null when the item is not in the plan
  */
-export const compareSchools = (file: CaseFile, itemId: string, book?: DemandBook): SchoolComparison | null =>
-  finished(comparingSchools(file, itemId, book));
-
-/** The same, a day of a school at a time. */
-export function* comparingSchools(
+export function* compareSchools(
   file: CaseFile,
   itemId: string,
   book?: DemandBook,

@@ -2,6 +2,7 @@ import { describe, expect, it } from "vitest";
 import { caseExample } from "~/core/calculation/examples";
 import type { CaseDecision, CaseFile } from "~/core/case/case-file";
 import { dayByDay } from "./day-by-day";
+import { finished } from "~/core/work/in-steps";
 import { reviewCase } from "./review-case";
 
 const [item] = caseExample.items;
@@ -22,11 +23,11 @@ const decision = (at: string): CaseDecision => ({
   applied: null,
   signedChange: null,
 });
-const day = (file: CaseFile, date: string) => dayByDay(file).days.find((one) => one.date === date);
+const day = (file: CaseFile, date: string) => finished(dayByDay(file)).days.find((one) => one.date === date);
 
 describe("an episode read again day by day", () => {
   it("has every date on which anything happened, oldest first, and nothing of later", () => {
-    const { dates, days } = dayByDay(caseExample);
+    const { dates, days } = finished(dayByDay(caseExample));
     expect(dates).toEqual([...dates].sort());
     expect(days.map(({ date }) => date)).toEqual(dates.slice(-31));
     expect((dates.at(-1) ?? "9999") <= caseExample.asOf.slice(0, 10)).toBe(true);
@@ -46,7 +47,7 @@ describe("an episode read again day by day", () => {
   it("judges by what was known then: a report of the next morning does not count the evening before", () => {
     const [, second] = caseExample.sessions.map(({ at }) => at.slice(0, 10));
     expect(day(caseExample, second ?? "")?.items[0]?.proposal.outcome).toBe("wait");
-    const reported = dayByDay(caseExample).days.at(-1);
+    const reported = finished(dayByDay(caseExample)).days.at(-1);
     expect(reported?.reports).toHaveLength(1);
     expect(reported?.items[0]?.proposal.outcome).toBe(proposal.outcome);
   });
@@ -68,14 +69,14 @@ describe("an episode read again day by day", () => {
       takenOn: "2025-11-02",
       occasion: "pre-injury" as const,
     };
-    const { dates } = dayByDay({ ...caseExample, results: [...caseExample.results, result] });
+    const { dates } = finished(dayByDay({ ...caseExample, results: [...caseExample.results, result] }));
     expect(dates).not.toContain("2025-11-02");
     expect((dates[0] ?? "") >= (move?.at.slice(0, 10) ?? "")).toBe(true);
   });
   it("begins where it is asked to", () => {
-    const { dates } = dayByDay(caseExample);
+    const { dates } = finished(dayByDay(caseExample));
     const from = dates[1] ?? "";
-    expect(dayByDay(caseExample, from).days.map(({ date }) => date)).toEqual(dates.slice(1));
-    expect(dayByDay(caseExample, "2099-01-01").days).toEqual([]);
+    expect(finished(dayByDay(caseExample, from)).days.map(({ date }) => date)).toEqual(dates.slice(1));
+    expect(finished(dayByDay(caseExample, "2099-01-01")).days).toEqual([]);
   });
 });

@@ -7,7 +7,7 @@ import { knownAt } from "~/core/case/known-at";
 import { addDays, localDay } from "~/core/schedule/local-day";
 import { instantOfLocal } from "~/core/schedule/local-time";
 import { stopSignalCodes } from "~/core/intake/stop-signal";
-import { eachInSteps, finished, type InSteps } from "~/core/schema/in-steps";
+import { eachInSteps, type InSteps } from "~/core/work/in-steps";
 import { oneOf } from "~/core/schema/one-of";
 import { judgedItem } from "./flare-trace";
 import { itemInput } from "~/core/case/item-input";
@@ -96,16 +96,9 @@ const daysAtOnce = 31;
  * it, what was signed, and how the next training day went. It is how rules and signatures are checked against what came of them.
  *
  * @param from first local date wanted; the latest 31 dates when left out
+ * @returns in steps, a date at a time
  */
-export const dayByDay = (file: CaseFile, from: string | null = null, book?: DemandBook): DayByDay =>
-  finished(readingDays(file, from, book));
-
-/** The same, a date at a time. */
-export function* readingDays(
-  file: CaseFile,
-  from: string | null = null,
-  book?: DemandBook,
-): InSteps<DayByDay> {
+export function* dayByDay(file: CaseFile, from: string | null = null, book?: DemandBook): InSteps<DayByDay> {
   const dates = datesOf(file);
   const wanted =
     from === null ? dates.slice(-daysAtOnce) : dates.filter((one) => one >= from).slice(0, daysAtOnce);

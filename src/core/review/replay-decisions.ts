@@ -4,7 +4,7 @@ import { engineVersion } from "~/core/decision/decide";
 import { Outcome, type Proposal } from "~/core/decision/record/decide-input";
 import type { CaseDecision, CaseFile } from "~/core/case/case-file";
 import { knownAt } from "~/core/case/known-at";
-import { eachInSteps, finished, type InSteps } from "~/core/schema/in-steps";
+import { eachInSteps, type InSteps } from "~/core/work/in-steps";
 import { reviewCase } from "./review-case";
 
 /** A signed decision beside what the same record proposes today. */
@@ -30,12 +30,10 @@ export type Replay = Static<typeof Replay>;
 /**
  * Makes every signed proposal again from the record as it was known when it was signed, and lists those that come out
  * otherwise: under the engine that stored them there should be none; under a later one the differences are shown.
+ *
+ * @returns in steps, a decision at a time
  */
-export const replayDecisions = (file: CaseFile, book?: DemandBook): Replay =>
-  finished(replayingDecisions(file, book));
-
-/** The same, a decision at a time. */
-export function* replayingDecisions(file: CaseFile, book?: DemandBook): InSteps<Replay> {
+export function* replayDecisions(file: CaseFile, book?: DemandBook): InSteps<Replay> {
   const decisions = yield* eachInSteps(file.decisions, (decision) => replayed(file, decision, book));
   return { engineVersion, decisions };
 }

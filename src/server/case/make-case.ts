@@ -14,7 +14,7 @@ import { ageYears } from "~/core/schedule/age-years";
 import { localDay } from "~/core/schedule/local-day";
 import { laterOf } from "~/core/schedule/next-instant";
 import { check } from "~/core/schema/check";
-import { once } from "~/core/schema/once";
+import { once } from "~/core/work/once";
 import type { Voided, VoidedKind } from "~/core/schema/voided";
 import { changesOfIntakes, conditionsOfAge, conditionsOver } from "./conditions-of";
 import type { CaseParts } from "./case-parts";

@@ -96,7 +96,7 @@ export function joinsOfWords(
 }
 
 /** How many words of each are counted, and no further, to tell whether there are many. */
-export const many = 500;
+const many = 500;
 
 /**
  * The same for a walk along episodes that stand in an order already, where every word fits many: to read all those first, and put

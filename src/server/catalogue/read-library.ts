@@ -3,7 +3,7 @@ import { limitsOf } from "~/core/case/in-force";
 import { moveInForce } from "~/core/case/stage-in-force";
 import { measuredHeight } from "~/core/case/measured-body";
 import { check } from "~/core/schema/check";
-import { eachInSteps } from "~/core/schema/in-steps";
+import { eachInSteps } from "~/core/work/in-steps";
 import { stageOf } from "~/core/pathway/pathway";
 import { suitsUnder } from "~/core/progression/stage-need";
 import { activationRanking, enoughPercent } from "~/core/progression/activation-ranking";

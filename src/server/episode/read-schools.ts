@@ -1,6 +1,6 @@
-import { comparingSchools, type SchoolComparison } from "~/core/review/compare-schools";
-import { readingDays, type DayByDay } from "~/core/review/day-by-day";
-import { replayingDecisions, type Replay } from "~/core/review/replay-decisions";
+import { compareSchools, type SchoolComparison } from "~/core/review/compare-schools";
+import { dayByDay, type DayByDay } from "~/core/review/day-by-day";
+import { replayDecisions, type Replay } from "~/core/review/replay-decisions";
 import type { StaffContext } from "~/server/staff-context";
 import { notFound } from "~/server/http/problem";
 import { loadEpisode, noteRead } from "~/server/case/load-episode";
@@ -14,7 +14,7 @@ export async function readSchools(
 ): Promise<SchoolComparison> {
   const { file, book } = await loadEpisode(staff, id);
   await noteRead(staff, id, "read-schools");
-  const comparison = await inSlices(comparingSchools(file, itemId, book()));
+  const comparison = await inSlices(compareSchools(file, itemId, book()));
   if (!comparison) throw notFound();
   return comparison;
 }
@@ -23,7 +23,7 @@ export async function readSchools(
 export async function readReplay(staff: StaffContext, id: string): Promise<Replay> {
   const { file, book } = await loadEpisode(staff, id);
   await noteRead(staff, id, "replay-decisions");
-  return inSlices(replayingDecisions(file, book()));
+  return inSlices(replayDecisions(file, book()));
 }
 
 /**
@@ -34,5 +34,5 @@ export async function readReplay(staff: StaffContext, id: string): Promise<Repla
 export async function readDays(staff: StaffContext, id: string, from: string | null): Promise<DayByDay> {
   const { file, book } = await loadEpisode(staff, id);
   await noteRead(staff, id, "read-days");
-  return inSlices(readingDays(file, from, book()));
+  return inSlices(dayByDay(file, from, book()));
 }

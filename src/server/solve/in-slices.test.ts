@@ -1,6 +1,6 @@
 import { setImmediate as nextTurn } from "node:timers/promises";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import { eachInSteps, type InSteps } from "~/core/schema/in-steps";
+import { eachInSteps, type InSteps } from "~/core/work/in-steps";
 import { inSlices } from "./in-slices";
 
 const seen: string[] = [];

@@ -1,5 +1,5 @@
 import { setImmediate as nextTurn } from "node:timers/promises";
-import type { InSteps } from "~/core/schema/in-steps";
+import type { InSteps } from "~/core/work/in-steps";
 import { ApiProblem } from "~/server/http/problem";
 
 /** Milliseconds of one slice, or a single step that takes longer. */

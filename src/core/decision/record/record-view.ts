@@ -9,7 +9,7 @@ import { labelBook } from "~/core/demand/label-book";
 import type { Harder } from "~/core/progression/harder";
 import type { DayJudgement } from "~/core/response/judge-day";
 import { localDay } from "~/core/schedule/local-day";
-import { once } from "~/core/schema/once";
+import { once } from "~/core/work/once";
 import type { DecideInput, SignedChange } from "./decide-input";
 import { judgedDays } from "./judged-days";
 import { nextHarder } from "./next-harder";
@@ -28,7 +28,7 @@ export interface RecordView {
   /** Days worked at the present prescription. */
   readonly days: readonly DayJudgement[];
   readonly lastChange: SignedChange | undefined;
-  /** What would be turned next, or what stands in its way: worked out when it is first looked at, as the next one. */
+  /** What would be turned next, or what stands in its way; worked out when it is first looked at, as `beyond` is. */
   readonly next: Harder;
   /** The limit that the present prescription breaks already, or null. */
   readonly beyond: Restriction | null;
